@@ -1,0 +1,118 @@
+package hammerman.app;
+
+import hammerman.app.session.Session;
+import hammerman.app.shell.Frame;
+import hammerman.app.theme.Theme;
+import hammerman.finding.Station;
+import hammerman.forecast.Headline;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Locale;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+import org.jspecify.annotations.Nullable;
+
+/** Goes through the stations on the worked example and writes a picture of each main view. */
+final class Walk {
+  /** Time for background figures to arrive before a picture is taken. */
+  private static final Duration PAUSE = Duration.millis(700);
+
+  private final Frame frame;
+  private final Session session;
+  private final Scene scene;
+  private final @Nullable Path folder;
+  private final Deque<Stop> stops = new ArrayDeque<>();
+
+  /** A view to go to, and the name of its picture. */
+  private record Stop(String name, Runnable go) {}
+
+  /**
+   * @param folder where pictures go; none are written if absent
+   */
+  Walk(Frame frame, Session session, Scene scene, @Nullable Path folder) {
+    this.frame = frame;
+    this.session = session;
+    this.scene = scene;
+    this.folder = folder;
+  }
+
+  void start() {
+    add("0-start", () -> frame.setTheme(Theme.DAY));
+    int n = 1;
+    for (Station s : Station.values()) {
+      String name = n++ + "-" + s.label().toLowerCase(Locale.ROOT);
+      add(
+          name,
+          () -> {
+            if (s == Station.DUTY) {
+              session.loadExample();
+            }
+            frame.go(s);
+          });
+    }
+    add("6-working", () -> frame.showWorking(Headline.SAG));
+    add(
+        "7-night-forecast",
+        () -> {
+          frame.showJudgements();
+          frame.setTheme(Theme.NIGHT);
+        });
+    add("8-night-guard", () -> frame.go(Station.GUARD));
+    add("9-night-stack", () -> frame.go(Station.STACK));
+    next();
+  }
+
+  private void add(String name, Runnable go) {
+    stops.add(new Stop(name, go));
+  }
+
+  private void next() {
+    Stop stop = stops.poll();
+    if (stop == null) {
+      if (folder != null) {
+        System.out.println("pictures are in " + folder.toAbsolutePath());
+      }
+      session.close();
+      Platform.exit();
+      return;
+    }
+    stop.go().run();
+    PauseTransition wait = new PauseTransition(PAUSE);
+    wait.setOnFinished(
+        e -> {
+          if (folder != null) {
+            write(folder.resolve(stop.name() + ".png"));
+          }
+          next();
+        });
+    wait.play();
+  }
+
+  private void write(Path file) {
+    WritableImage image = scene.snapshot(null);
+    int w = (int) image.getWidth();
+    int h = (int) image.getHeight();
+    int[] pixels = new int[w * h];
+    image
+        .getPixelReader()
+        .getPixels(0, 0, w, h, PixelFormat.getIntArgbInstance(), pixels, 0, w);
+    BufferedImage out = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+    out.setRGB(0, 0, w, h, pixels, 0, w);
+    try {
+      Files.createDirectories(file.toAbsolutePath().getParent());
+      ImageIO.write(out, "png", file.toFile());
+    } catch (IOException e) {
+      throw new UncheckedIOException("picture " + file, e);
+    }
+  }
+}

@@ -1,0 +1,356 @@
+package hammerman.app.control;
+
+import hammerman.app.session.Session;
+import hammerman.finding.Station;
+import hammerman.project.Project;
+import hammerman.unit.InvalidValue;
+import hammerman.unit.QuantityText;
+import hammerman.unit.QuantityText.Reading;
+import hammerman.unit.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.BiFunction;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A column of labelled fields bound to the session's project: each field reads its value from the
+ * project and makes an edit when changed, so that undo and other fields keep in step.
+ */
+public final class Form {
+  private static final Pattern TWO_SIZES = Pattern.compile("([^x×*]+)[x×*]([^x×*]+)");
+  private static final double LABEL_WIDTH = 148;
+  private static final double FIELD_WIDTH = 92;
+
+  private final Session session;
+  private final Station station;
+  private final VBox column = new VBox(5);
+  private final List<Consumer<Project>> followers = new ArrayList<>();
+
+  /**
+   * @param station where the edits are made
+   */
+  public Form(Session session, Station station) {
+    this.session = session;
+    this.station = station;
+    session.projectProperty().addListener((o, was, is) -> followers.forEach(f -> f.accept(is)));
+  }
+
+  /** Returns the column to put on a page. */
+  public VBox node() {
+    return column;
+  }
+
+  /** Adds a heading. */
+  public Form section(String title) {
+    Label label = new Label(title);
+    label.getStyleClass().add("section-title");
+    label.setMaxWidth(Double.MAX_VALUE);
+    if (!column.getChildren().isEmpty()) {
+      Region gap = new Region();
+      gap.setMinHeight(5);
+      column.getChildren().add(gap);
+    }
+    column.getChildren().add(label);
+    return this;
+  }
+
+  /** Adds any node. */
+  public Form add(Node node) {
+    column.getChildren().add(node);
+    return this;
+  }
+
+  /** Adds a field for a quantity in the core's unit. */
+  public Form quantity(
+      String name,
+      Unit unit,
+      Function<Project, Double> read,
+      BiFunction<Project, Double, Project> write) {
+    field(
+        name,
+        unit,
+        false,
+        read,
+        (p, v) -> {
+          if (v == null) {
+            throw new InvalidValue(name, "empty", "a value is needed", "Type one.");
+          }
+          return write.apply(p, v);
+        },
+        p -> true);
+    return this;
+  }
+
+  /** Adds a field for a quantity that is only shown while it applies. */
+  public Form quantityWhen(
+      Predicate<Project> applies,
+      String name,
+      Unit unit,
+      Function<Project, Double> read,
+      BiFunction<Project, Double, Project> write) {
+    field(
+        name,
+        unit,
+        false,
+        read,
+        (p, v) -> {
+          if (v == null) {
+            throw new InvalidValue(name, "empty", "a value is needed", "Type one.");
+          }
+          return write.apply(p, v);
+        },
+        applies);
+    return this;
+  }
+
+  /** Adds a field that may be left empty. */
+  public Form optional(
+      String name,
+      Unit unit,
+      Function<Project, @Nullable Double> read,
+      BiFunction<Project, @Nullable Double, Project> write) {
+    field(name, unit, true, read, write, p -> true);
+    return this;
+  }
+
+  /** Adds a field for a whole number. */
+  public Form count(
+      String name,
+      Function<Project, Integer> read,
+      BiFunction<Project, Integer, Project> write,
+      Predicate<Project> applies) {
+    return quantityWhen(
+        applies,
+        name,
+        Unit.ONE,
+        p -> read.apply(p).doubleValue(),
+        (p, v) -> write.apply(p, whole(name, v)));
+  }
+
+  /** Adds a field for a short text. */
+  public Form text(
+      String name, Function<Project, String> read, BiFunction<Project, String, Project> write) {
+    TextField field = new TextField();
+    field.setAccessibleText(name);
+    field.setId(id(name));
+    Label complaint = complaint();
+    Runnable apply =
+        () -> {
+          try {
+            session.edit(name, station, p -> write.apply(p, field.getText().strip()));
+            complaint.setText("");
+          } catch (InvalidValue e) {
+            complaint.setText(e.getMessage());
+          }
+        };
+    field.setOnAction(e -> apply.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                apply.run();
+              }
+            });
+    HBox.setHgrow(field, Priority.ALWAYS);
+    row(name, field, "", complaint, p -> true);
+    follow(p -> field.setText(read.apply(p)));
+    return this;
+  }
+
+  /** Adds a choice among a few values. */
+  public <T> Form choice(
+      String name,
+      List<T> values,
+      Function<T, String> words,
+      Function<Project, T> read,
+      BiFunction<Project, T, Project> write) {
+    ChoiceBox<T> box = new ChoiceBox<>();
+    box.getItems().setAll(values);
+    box.setAccessibleText(name);
+    box.setId(id(name));
+    box.setConverter(new Words<>(words));
+    box.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(box, Priority.ALWAYS);
+    boolean[] showing = {false};
+    box.valueProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!showing[0] && is != null) {
+                session.edit(name, station, p -> write.apply(p, is));
+              }
+            });
+    row(name, box, "", complaint(), p -> true);
+    follow(
+        p -> {
+          showing[0] = true;
+          box.setValue(read.apply(p));
+          showing[0] = false;
+        });
+    return this;
+  }
+
+  /** Adds a field for two sizes typed as “0.15x8”, in mm. */
+  public Form crossSection(
+      String name,
+      Function<Project, String> read,
+      TwoSizes write) {
+    TextField field = new TextField();
+    field.getStyleClass().add("number");
+    field.setAccessibleText(name + ", thickness by width in mm");
+    field.setId(id(name));
+    field.setPrefWidth(FIELD_WIDTH);
+    Label complaint = complaint();
+    Runnable apply = () -> complaint.setText(applySizes(name, field.getText(), write));
+    field.setOnAction(e -> apply.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                apply.run();
+              }
+            });
+    row(name, field, "mm", complaint, p -> true);
+    follow(p -> field.setText(read.apply(p)));
+    return this;
+  }
+
+  /** Takes a thickness and a width, in m. */
+  @FunctionalInterface
+  public interface TwoSizes {
+    Project apply(Project project, double thickness, double width);
+  }
+
+  private String applySizes(String name, String text, TwoSizes write) {
+    Matcher sizes = TWO_SIZES.matcher(text.strip());
+    if (!sizes.matches()
+        || !(QuantityText.read(sizes.group(1), Unit.MILLIMETRE) instanceof Reading.Understood a)
+        || !(QuantityText.read(sizes.group(2), Unit.MILLIMETRE) instanceof Reading.Understood b)) {
+      return "“" + text + "” is not a strip size; type thickness × width, such as “0.15x8”.";
+    }
+    try {
+      session.edit(name, station, p -> write.apply(p, a.core(), b.core()));
+      return "";
+    } catch (InvalidValue e) {
+      return e.getMessage();
+    }
+  }
+
+  private void field(
+      String name,
+      Unit unit,
+      boolean optional,
+      Function<Project, @Nullable Double> read,
+      BiFunction<Project, @Nullable Double, Project> write,
+      Predicate<Project> applies) {
+    QuantityField field =
+        new QuantityField(
+            name,
+            unit,
+            optional,
+            v -> session.edit(name, station, p -> write.apply(p, v)));
+    field.setId(id(name));
+    field.setPrefWidth(FIELD_WIDTH);
+    field.setMinWidth(FIELD_WIDTH);
+    if (optional) {
+      field.setPromptText("any");
+    }
+    Label complaint = complaint();
+    complaint.textProperty().bind(field.complaintProperty());
+    row(name, field, unit.symbol(), complaint, applies);
+    follow(
+        p -> {
+          if (applies.test(p)) {
+            field.show(read.apply(p));
+          }
+        });
+  }
+
+  private void row(
+      String name, Node field, String unit, Label complaint, Predicate<Project> applies) {
+    Label label = new Label(name);
+    label.getStyleClass().add("field-label");
+    label.setMinWidth(LABEL_WIDTH);
+    label.setPrefWidth(LABEL_WIDTH);
+    label.setLabelFor(field);
+    HBox row = new HBox(label, field);
+    if (!unit.isEmpty()) {
+      Label unitLabel = new Label(unit);
+      unitLabel.getStyleClass().add("fact-name");
+      row.getChildren().add(unitLabel);
+    }
+    row.getStyleClass().add("field-row");
+    row.setAlignment(Pos.CENTER_LEFT);
+    VBox both = new VBox(2, row, complaint);
+    column.getChildren().add(both);
+    followers.add(
+        p -> {
+          both.setVisible(applies.test(p));
+          both.setManaged(applies.test(p));
+        });
+    both.setVisible(applies.test(session.project()));
+    both.setManaged(applies.test(session.project()));
+  }
+
+  private void follow(Consumer<Project> follower) {
+    followers.add(follower);
+    follower.accept(session.project());
+  }
+
+  private static Label complaint() {
+    Label label = new Label();
+    label.getStyleClass().add("complaint");
+    label.setMaxWidth(LABEL_WIDTH + FIELD_WIDTH + 60);
+    label.managedProperty().bind(label.textProperty().isNotEmpty());
+    label.visibleProperty().bind(label.textProperty().isNotEmpty());
+    return label;
+  }
+
+  static int whole(String name, double value) {
+    if (value != Math.rint(value) || Math.abs(value) > 1e9) {
+      throw new InvalidValue(
+          name, String.valueOf(value), "it must be a whole number", "Type a count.");
+    }
+    return (int) value;
+  }
+
+  /** Returns the id that a field of this name has in the scene. */
+  public static String id(String name) {
+    return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+  }
+
+  private static final class Words<T> extends StringConverter<T> {
+    private final Function<T, String> words;
+
+    Words(Function<T, String> words) {
+      this.words = words;
+    }
+
+    @Override
+    public String toString(@Nullable T value) {
+      return value == null ? "" : words.apply(value);
+    }
+
+    @Override
+    public T fromString(String text) {
+      throw new IllegalStateException("a choice is not typed: " + text);
+    }
+  }
+}

@@ -1,0 +1,144 @@
+package hammerman.app.picture;
+
+import java.util.function.Function;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
+
+/** Draws on a picture in roles instead of colours. */
+public final class Pen {
+  /** Size of ordinary text in pictures, px. */
+  public static final double TEXT = 11;
+
+  private static final String WORDS = "Chivo";
+  private static final String WORDS_BOLD = "Chivo SemiBold";
+  private static final String FIGURES = "Sometype Mono";
+
+  private final GraphicsContext g;
+  private final Function<Role, Color> colours;
+
+  Pen(GraphicsContext g, Function<Role, Color> colours) {
+    this.g = g;
+    this.colours = colours;
+    g.setTextBaseline(VPos.CENTER);
+  }
+
+  void clear(double width, double height) {
+    g.clearRect(0, 0, width, height);
+  }
+
+  /** Draws a line. */
+  public void line(Role role, double thickness, double x1, double y1, double x2, double y2) {
+    stroke(role, thickness);
+    g.strokeLine(snap(x1), snap(y1), snap(x2), snap(y2));
+  }
+
+  /** Draws a dashed line. */
+  public void dashed(Role role, double thickness, double x1, double y1, double x2, double y2) {
+    g.setLineDashes(5, 4);
+    line(role, thickness, x1, y1, x2, y2);
+    g.setLineDashes();
+  }
+
+  /** Fills a rectangle. */
+  public void fill(Role role, double x, double y, double width, double height) {
+    g.setFill(colours.apply(role));
+    g.fillRect(x, y, width, height);
+  }
+
+  /** Outlines a rectangle. */
+  public void frame(Role role, double thickness, double x, double y, double width, double height) {
+    stroke(role, thickness);
+    g.strokeRect(snap(x), snap(y), width, height);
+  }
+
+  /** Fills a rectangle with slanting strokes, so that it tells itself apart without colour. */
+  public void hatch(Role role, double x, double y, double width, double height, double gap) {
+    g.save();
+    g.beginPath();
+    g.rect(x, y, width, height);
+    g.clip();
+    stroke(role, 1);
+    for (double d = -height; d < width; d += gap) {
+      g.strokeLine(x + d, y + height, x + d + height, y);
+    }
+    g.restore();
+    g.setTextBaseline(VPos.CENTER);
+  }
+
+  /** Draws a curve through the first {@code n} points. */
+  public void curve(Role role, double thickness, double[] x, double[] y, int n) {
+    stroke(role, thickness);
+    g.strokePolyline(x, y, n);
+  }
+
+  /** Fills an area with a share of its colour. */
+  public void area(Role role, double opacity, double[] x, double[] y, int n) {
+    g.setFill(colours.apply(role).deriveColor(0, 1, 1, opacity));
+    g.fillPolygon(x, y, n);
+  }
+
+  /** Draws a filled dot. */
+  public void dot(Role role, double x, double y, double radius) {
+    g.setFill(colours.apply(role));
+    g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
+  }
+
+  /** Writes words beginning at a point, vertically centred on it. */
+  public void words(Role role, double size, double x, double y, String text) {
+    write(role, new Font(WORDS, size), TextAlignment.LEFT, x, y, text);
+  }
+
+  /** Writes strong words beginning at a point. */
+  public void strong(Role role, double size, double x, double y, String text) {
+    write(role, new Font(WORDS_BOLD, size), TextAlignment.LEFT, x, y, text);
+  }
+
+  /** Writes words centred on a point. */
+  public void centred(Role role, double size, double x, double y, String text) {
+    write(role, new Font(WORDS, size), TextAlignment.CENTER, x, y, text);
+  }
+
+  /** Writes words ending at a point. */
+  public void wordsBefore(Role role, double size, double x, double y, String text) {
+    write(role, new Font(WORDS, size), TextAlignment.RIGHT, x, y, text);
+  }
+
+  /** Writes a figure centred on a point. */
+  public void figureCentred(Role role, double size, double x, double y, String text) {
+    write(role, new Font(FIGURES, size), TextAlignment.CENTER, x, y, text);
+  }
+
+  /** Writes a figure ending at a point. */
+  public void figureBefore(Role role, double size, double x, double y, String text) {
+    write(role, new Font(FIGURES, size), TextAlignment.RIGHT, x, y, text);
+  }
+
+  /** Returns the width of words, px. */
+  public double width(double size, String text) {
+    Text measure = new Text(text);
+    measure.setFont(new Font(WORDS, size));
+    return measure.getLayoutBounds().getWidth();
+  }
+
+  private void write(
+      Role role, Font font, TextAlignment align, double x, double y, String text) {
+    g.setFont(font);
+    g.setTextAlign(align);
+    g.setFill(colours.apply(role));
+    g.fillText(text, x, y);
+  }
+
+  private void stroke(Role role, double thickness) {
+    g.setStroke(colours.apply(role));
+    g.setLineWidth(thickness);
+  }
+
+  /** Moves to the middle of a pixel, so that thin rules stay crisp. */
+  private static double snap(double v) {
+    return Math.floor(v) + 0.5;
+  }
+}

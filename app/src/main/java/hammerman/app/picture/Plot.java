@@ -1,0 +1,94 @@
+package hammerman.app.picture;
+
+import hammerman.unit.Figures;
+import java.util.List;
+
+/** Two ruled axes with their names and units, and curves between them. */
+public final class Plot {
+  private static final double X_GAP = 70;
+  private static final double Y_GAP = 34;
+
+  private final Pen pen;
+  private final Scale x;
+  private final Scale y;
+
+  /**
+   * @param pen draws
+   * @param x scale from left to right
+   * @param y scale from bottom to top: {@code from} is the larger pixel
+   */
+  public Plot(Pen pen, Scale x, Scale y) {
+    this.pen = pen;
+    this.x = x;
+    this.y = y;
+  }
+
+  /** Draws rules and figures of the y axis and its name above it. */
+  public Plot vertical(String name) {
+    int decimals = y.decimals(Y_GAP);
+    for (double tick : y.ticks(Y_GAP)) {
+      pen.line(Role.FAINT, 1, x.from(), y.at(tick), x.to(), y.at(tick));
+      pen.figureBefore(Role.SOFT, Pen.TEXT, x.from() - 6, y.at(tick), Figures.fixed(tick, decimals));
+    }
+    pen.words(Role.SOFT, Pen.TEXT, Math.max(2, x.from() - 34), y.to() - 11, name);
+    return this;
+  }
+
+  /** Draws figures of the x axis and its name at the end. */
+  public Plot horizontal(String name) {
+    int decimals = x.decimals(X_GAP);
+    List<Double> ticks = x.ticks(X_GAP);
+    double nameAt = x.to() - pen.width(Pen.TEXT, name);
+    for (double tick : ticks) {
+      pen.line(Role.RULE, 1, x.at(tick), y.from(), x.at(tick), y.from() + 4);
+      if (x.at(tick) < nameAt - 16) {
+        pen.figureCentred(
+            Role.SOFT, Pen.TEXT, x.at(tick), y.from() + 12, Figures.fixed(tick, decimals));
+      }
+    }
+    pen.line(Role.INK, 1, x.from(), y.from(), x.to(), y.from());
+    pen.words(Role.SOFT, Pen.TEXT, nameAt, y.from() + 12, name);
+    return this;
+  }
+
+  /** Draws a curve through values. */
+  public Plot curve(Role role, double thickness, double[] xs, double[] ys) {
+    double[] px = new double[xs.length];
+    double[] py = new double[xs.length];
+    for (int k = 0; k < xs.length; k++) {
+      px[k] = x.at(xs[k]);
+      py[k] = y.at(ys[k]);
+    }
+    pen.curve(role, thickness, px, py, px.length);
+    return this;
+  }
+
+  /** Shades between two curves over the same abscissae. */
+  public Plot band(Role role, double opacity, double[] xs, double[] lower, double[] upper) {
+    int n = xs.length;
+    double[] px = new double[2 * n];
+    double[] py = new double[2 * n];
+    for (int k = 0; k < n; k++) {
+      px[k] = x.at(xs[k]);
+      py[k] = y.at(upper[k]);
+      px[2 * n - 1 - k] = px[k];
+      py[2 * n - 1 - k] = y.at(lower[k]);
+    }
+    pen.area(role, opacity, px, py, 2 * n);
+    return this;
+  }
+
+  /** Draws a level across, with its name above the line at the left or right end. */
+  public Plot level(Role role, double value, String name, boolean right) {
+    if (value < y.low() || value > y.high()) {
+      return this;
+    }
+    pen.dashed(role, 1, x.from(), y.at(value), x.to(), y.at(value));
+    if (right) {
+      pen.wordsBefore(role, Pen.TEXT, x.to() - 2, y.at(value) - 8, name);
+    } else {
+      pen.words(role, Pen.TEXT, x.from() + 6, y.at(value) - 8, name);
+    }
+    return this;
+  }
+}

@@ -1,0 +1,407 @@
+package hammerman.app.shell;
+
+import hammerman.app.session.Recovery;
+import hammerman.app.session.Session;
+import hammerman.app.session.Settings;
+import hammerman.app.station.Bench;
+import hammerman.app.station.StationView;
+import hammerman.app.station.cell.CellStation;
+import hammerman.app.station.duty.DutyStation;
+import hammerman.app.station.forecast.ForecastStation;
+import hammerman.app.station.guard.GuardStation;
+import hammerman.app.station.stack.StackStation;
+import hammerman.app.theme.Theme;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.forecast.Headline;
+import hammerman.project.UnreadableProject;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.animation.PauseTransition;
+import javafx.beans.InvalidationListener;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Window;
+import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
+
+/** The frame around the stations; one for each window. */
+public final class Frame {
+  private static final Duration DIM_AFTER = Duration.millis(250);
+
+  private final Session session;
+  private final Settings settings;
+  private final Recovery recovery;
+  private final StackPane root = new StackPane();
+  private final Zoom zoom;
+  private final LineBar line;
+  private final Nameplate plate;
+  private final Rail rail;
+  private final Overlay overlay = new Overlay();
+  private final ScrollPane page = new ScrollPane();
+  private final VBox notices = new VBox();
+  private final Label message = new Label();
+  private final Label saved = new Label();
+  private final Button undo = tool("Undo", "undo");
+  private final Button redo = tool("Redo", "redo");
+  private final List<StationView> views;
+  private final FileDesk files;
+  private final List<Command> commands;
+  private StationView current;
+  private Theme theme;
+
+  /**
+   * Builds the frame.
+   *
+   * @param session the project being worked on
+   * @param settings what is remembered between starts
+   * @param recovery where copies against a crash lie
+   */
+  public Frame(Session session, Settings settings, Recovery recovery) {
+    this.session = session;
+    this.settings = settings;
+    this.recovery = recovery;
+    theme = settings.text("theme", "day").equals("night") ? Theme.NIGHT : Theme.DAY;
+    line = new LineBar(session, this::go);
+    rail = new Rail(this::go);
+    Bench bench = new Bench(session, this::showWorking);
+    plate = new Nameplate(bench);
+    views =
+        List.of(
+            new DutyStation(bench),
+            new CellStation(bench),
+            new StackStation(bench),
+            new GuardStation(bench),
+            new ForecastStation(bench));
+    current = views.getFirst();
+    files = new FileDesk(session, settings, this::tell, this::complain);
+    commands = commands();
+    root.getChildren().addAll(sheet(), overlay);
+    zoom = new Zoom(root, settings.number("scale", 1));
+    root.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
+    session.forecastProperty().addListener((o, was, is) -> show(is));
+    session.projectProperty().addListener((o, was, is) -> plate.show(is));
+    session.stateProperty().addListener((o, was, is) -> showState());
+    dimWhileBusy();
+    plate.show(session.project());
+    showState();
+    go(Station.DUTY);
+    offerRecovered();
+  }
+
+  /** Returns the root of the scene. */
+  public Parent root() {
+    return zoom;
+  }
+
+  /** Goes to a station. */
+  public void go(Station station) {
+    session.visit(station);
+    current = views.stream().filter(v -> v.station() == station).findFirst().orElseThrow();
+    page.setContent(current.node());
+    page.setVvalue(0);
+    line.select(station);
+    show(session.forecastProperty().get());
+  }
+
+  /** Shows how a figure came about. */
+  public void showWorking(Headline headline) {
+    rail.showWorking(headline);
+  }
+
+  /** Shows the judgements again. */
+  public void showJudgements() {
+    rail.showJudgements();
+  }
+
+  /** Changes the theme and remembers it. */
+  public void setTheme(Theme value) {
+    theme = value;
+    theme.apply();
+    settings.put("theme", theme.name().toLowerCase(Locale.ROOT));
+  }
+
+  /** Returns the theme. */
+  public Theme theme() {
+    return theme;
+  }
+
+  /** Opens a file; says why if it cannot be used. */
+  public void open(Path file) {
+    files.openFile(file);
+  }
+
+  /** Saves to a file; says why if it cannot. */
+  public void save(Path file) {
+    files.saveTo(file);
+  }
+
+  /** Whether the window may close; asks about unsaved work. */
+  public boolean mayClose() {
+    return files.mayLeave(window());
+  }
+
+  private void show(Forecast forecast) {
+    line.show(forecast);
+    plate.show(forecast);
+    rail.show(forecast);
+    current.show(forecast);
+  }
+
+  private Node sheet() {
+    Label wordmark = new Label("Hammerman");
+    wordmark.getStyleClass().add("wordmark");
+    wordmark.setMinWidth(Region.USE_PREF_SIZE);
+    Region spring = new Region();
+    HBox.setHgrow(spring, Priority.ALWAYS);
+    undo.setOnAction(e -> session.undo());
+    redo.setOnAction(e -> session.redo());
+    HBox top = new HBox(wordmark, line, spring, new HBox(4, undo, redo), menu());
+    top.getStyleClass().add("line");
+    VBox head = new VBox(top, inset(plate, 2, 16, 6, 16), notices);
+
+    page.setFitToWidth(true);
+    page.setFitToHeight(true);
+    page.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    page.getStyleClass().add("page");
+    page.setFocusTraversable(false);
+    BorderPane sheet = new BorderPane();
+    sheet.setTop(head);
+    sheet.setCenter(inset(page, 0, 4, 4, 16));
+    sheet.setRight(rail);
+    sheet.setBottom(status());
+    return sheet;
+  }
+
+  private Node status() {
+    Label keys = new Label("F1 explains this screen · Ctrl+K finds any command");
+    message.setId("message");
+    Region spring = new Region();
+    HBox.setHgrow(spring, Priority.ALWAYS);
+    HBox bar = new HBox(saved, message, spring, keys);
+    bar.getStyleClass().add("status");
+    return bar;
+  }
+
+  private static Region inset(Region node, double top, double right, double bottom, double left) {
+    StackPane box = new StackPane(node);
+    box.setPadding(new Insets(top, right, bottom, left));
+    return box;
+  }
+
+  private MenuButton menu() {
+    MenuButton menu = new MenuButton("Project");
+    menu.getStyleClass().add("plain");
+    menu.setId("project-menu");
+    menu.setMinWidth(Region.USE_PREF_SIZE);
+    menu.setOnShowing(
+        e -> {
+          List<MenuItem> items = new ArrayList<>();
+          for (Command c : commands) {
+            MenuItem item = new MenuItem(c.name());
+            item.setAccelerator(c.keys());
+            item.setOnAction(a -> c.action().run());
+            items.add(item);
+          }
+          for (Path recent : settings.recent()) {
+            MenuItem item = new MenuItem("Open " + recent.getFileName());
+            item.setOnAction(
+                a -> {
+                  if (files.mayLeave(window())) {
+                    files.openFile(recent);
+                  }
+                });
+            items.add(item);
+          }
+          menu.getItems().setAll(items);
+        });
+    menu.getItems().setAll(new MenuItem("New project"));
+    return menu;
+  }
+
+  private List<Command> commands() {
+    List<Command> list = new ArrayList<>();
+    list.add(Command.of("New project", "Shortcut+N", () -> files.begin(window())));
+    list.add(Command.of("Open a project", "Shortcut+O", () -> files.open(window())));
+    list.add(Command.of("Save", "Shortcut+S", () -> files.save(window())));
+    list.add(Command.of("Save under another name", "Shortcut+Shift+S", () -> files.saveAs(window())));
+    list.add(Command.of("Load the worked example", "", () -> files.example(window())));
+    list.add(Command.of("Undo", "Shortcut+Z", session::undo));
+    list.add(Command.of("Redo", "Shortcut+Shift+Z", session::redo));
+    list.add(Command.of("What if: copy this variant", "Shortcut+D", this::copyVariant));
+    list.add(Command.of("Next variant", "Shortcut+Page_Down", this::nextVariant));
+    list.add(Command.of("Remove this variant", "", this::removeVariant));
+    for (Station s : Station.values()) {
+      list.add(Command.of("Go to " + s.label(), "Shortcut+" + (s.ordinal() + 1), () -> go(s)));
+    }
+    list.add(Command.of("Show the judgements", "Shortcut+J", this::showJudgements));
+    list.add(Command.of("Day or night", "Shortcut+T", () -> setTheme(theme.other())));
+    list.add(Command.of("Larger", "Shortcut+Plus", () -> scale(0.1)));
+    list.add(Command.of("Smaller", "Shortcut+Minus", () -> scale(-0.1)));
+    list.add(Command.of("Explain this screen", "F1", this::explain));
+    list.add(Command.of("Find a command", "Shortcut+K", this::palette));
+    return List.copyOf(list);
+  }
+
+  private void shortcut(KeyEvent e) {
+    for (Command c : commands) {
+      if (c.keys() != null && c.keys().match(e)) {
+        root.requestFocus();
+        c.action().run();
+        e.consume();
+        return;
+      }
+    }
+  }
+
+  private void palette() {
+    overlay.palette(commands);
+  }
+
+  private void explain() {
+    overlay.help(current.station().label() + ": " + current.station().question(), current.help());
+  }
+
+  private void copyVariant() {
+    int n = session.project().variants().size() + 1;
+    session.edit("Copy variant", Station.STACK, p -> p.plusVariant("What if " + n));
+    tell("Working on a copy; Ctrl+Page Down goes from variant to variant.");
+  }
+
+  private void nextVariant() {
+    session.edit(
+        "Next variant", Station.STACK, p -> p.withActive((p.active() + 1) % p.variants().size()));
+  }
+
+  private void removeVariant() {
+    if (session.project().variants().size() < 2) {
+      complain("This is the only variant; a project keeps at least one.");
+    } else {
+      session.edit("Remove variant", Station.STACK, p -> p.minusVariant());
+    }
+  }
+
+  private void scale(double by) {
+    zoom.setScale(zoom.scale() + by);
+    settings.put("scale", zoom.scale());
+  }
+
+  private void showState() {
+    Session.State state = session.stateProperty().get();
+    undo.setDisable(state.undoable().isEmpty());
+    redo.setDisable(state.redoable().isEmpty());
+    undo.setAccessibleText("Undo " + state.undoable().orElse("nothing"));
+    redo.setAccessibleText("Redo " + state.redoable().orElse("nothing"));
+    Path file = state.file();
+    saved.setText(
+        (file == null ? "Not in a file yet" : String.valueOf(file.getFileName()))
+            + (state.dirty() ? ", changes not saved" : ""));
+  }
+
+  /** The last good figures stay, dimmed, while newer ones take long. */
+  private void dimWhileBusy() {
+    PauseTransition wait = new PauseTransition(DIM_AFTER);
+    wait.setOnFinished(e -> dim(true));
+    InvalidationListener follow =
+        o -> {
+          if (session.busyProperty().get()) {
+            wait.playFromStart();
+          } else {
+            wait.stop();
+            dim(false);
+          }
+        };
+    session.busyProperty().addListener(follow);
+  }
+
+  private void dim(boolean on) {
+    for (Node n : List.of(plate, rail)) {
+      n.getStyleClass().remove("dimmed");
+      if (on) {
+        n.getStyleClass().add("dimmed");
+      }
+    }
+  }
+
+  private void offerRecovered() {
+    Optional<Recovery.Found> left = recovery.left().stream().findFirst();
+    left.ifPresent(
+        found -> {
+          Path origin = found.origin();
+          Label words =
+              new Label(
+                  "Work was left unsaved when Hammerman last ended"
+                      + (origin == null ? "." : ", from " + origin.getFileName() + "."));
+          HBox notice = new HBox(words);
+          notice.setId("recovery-notice");
+          Button take = tool("Recover it", "recover");
+          take.getStyleClass().add("act");
+          take.setOnAction(
+              e -> {
+                notices.getChildren().remove(notice);
+                try {
+                  session.recover(found);
+                  tell("Recovered; save it to keep it.");
+                } catch (UnreadableProject x) {
+                  complain(x.getMessage());
+                }
+              });
+          Button drop = tool("Throw it away", "discard-recovered");
+          drop.setOnAction(
+              e -> {
+                notices.getChildren().remove(notice);
+                recovery.discard(found);
+              });
+          notice.getChildren().addAll(take, drop);
+          notice.getStyleClass().add("notice");
+          notices.getChildren().add(notice);
+        });
+  }
+
+  private void tell(String sentence) {
+    message.getStyleClass().remove("bad");
+    message.setText(sentence);
+  }
+
+  /** Shows trouble as a notice that stays until closed. */
+  private void complain(String sentence) {
+    Label words = new Label(sentence);
+    words.setId("trouble");
+    words.setMaxWidth(1040);
+    HBox notice = new HBox(words);
+    Button close = tool("Close", "close-trouble");
+    close.setOnAction(e -> notices.getChildren().remove(notice));
+    notice.getChildren().add(close);
+    notice.getStyleClass().add("notice");
+    notices.getChildren().removeIf(n -> n.lookup("#trouble") != null);
+    notices.getChildren().add(notice);
+  }
+
+  private @Nullable Window window() {
+    return root.getScene() == null ? null : root.getScene().getWindow();
+  }
+
+  private static Button tool(String words, String id) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.getStyleClass().add("plain");
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    return button;
+  }
+}

@@ -1,0 +1,100 @@
+package hammerman.app.shell;
+
+import hammerman.app.session.Session;
+import hammerman.finding.Judgement;
+import hammerman.finding.Severity;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The line: the stations of the work with their states. */
+final class LineBar extends HBox {
+  private final Session session;
+  private final Map<Station, Stop> stops = new EnumMap<>(Station.class);
+
+  /** How a station stands. */
+  enum State {
+    NOT_BEGUN("not begun", "none"),
+    IN_HAND("in hand", "hand"),
+    SOUND("sound", "sound"),
+    WANTS_ATTENTION("wants attention", "warn"),
+    STOP("stop", "stop");
+
+    private final String words;
+    private final String mark;
+
+    State(String words, String mark) {
+      this.words = words;
+      this.mark = mark;
+    }
+  }
+
+  private record Stop(ToggleButton button, Region mark, Label state) {}
+
+  LineBar(Session session, Consumer<Station> go) {
+    super(0);
+    this.session = session;
+    ToggleGroup group = new ToggleGroup();
+    for (Station station : Station.values()) {
+      Region mark = new Region();
+      Label name = new Label(station.label());
+      name.getStyleClass().add("name");
+      Label state = new Label();
+      state.getStyleClass().add("state");
+      HBox content = new HBox(8, mark, new VBox(-1, name, state));
+      content.setStyle("-fx-alignment: center-left;");
+      ToggleButton button = new ToggleButton();
+      button.setGraphic(content);
+      button.getStyleClass().setAll("stop-on-line");
+      button.setId("station-" + station.name().toLowerCase(Locale.ROOT));
+      button.setToggleGroup(group);
+      button.setOnAction(e -> go.accept(station));
+      stops.put(station, new Stop(button, mark, state));
+      getChildren().add(button);
+    }
+  }
+
+  void select(Station station) {
+    stops.forEach((s, stop) -> stop.button().setSelected(s == station));
+  }
+
+  void show(Forecast forecast) {
+    stops.forEach(
+        (station, stop) -> {
+          State state = state(station, forecast.judgements());
+          stop.mark().getStyleClass().setAll("mark", state.mark);
+          stop.state().setText(state.words);
+          stop.button()
+              .setAccessibleText("Station " + station.label() + ", " + state.words);
+        });
+  }
+
+  private State state(Station station, List<Judgement> judgements) {
+    Severity worst =
+        judgements.stream()
+            .filter(j -> j.station() == station || station == Station.FORECAST)
+            .map(Judgement::severity)
+            .min(Severity::compareTo)
+            .orElse(Severity.NOTE);
+    if (!session.isSeen(station) && !session.isEdited(station)) {
+      return State.NOT_BEGUN;
+    }
+    if (worst == Severity.STOP) {
+      return State.STOP;
+    }
+    if (worst == Severity.WARN) {
+      return State.WANTS_ATTENTION;
+    }
+    return session.isEdited(station) ? State.SOUND : State.IN_HAND;
+  }
+}

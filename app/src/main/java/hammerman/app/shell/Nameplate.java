@@ -1,0 +1,105 @@
+package hammerman.app.shell;
+
+import hammerman.app.control.FigureView;
+import hammerman.app.session.Session;
+import hammerman.app.station.Bench;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.forecast.Headline;
+import hammerman.forecast.Workings;
+import hammerman.pack.Pack;
+import hammerman.project.Project;
+import hammerman.unit.InvalidValue;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import javafx.geometry.Insets;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The nameplate: the pack in one strip. */
+final class Nameplate extends HBox {
+  private final Session session;
+  private final TextField name = new TextField();
+  private final Label variant = new Label();
+  private final Label counts = new Label();
+  private final Label chemistry = new Label();
+  private final Map<Headline, FigureView> figures = new LinkedHashMap<>();
+
+  Nameplate(Bench bench) {
+    session = bench.session();
+    getStyleClass().add("plate");
+    name.getStyleClass().add("pack-name");
+    name.setId("pack-name");
+    name.setAccessibleText("Name of the project");
+    name.setPrefWidth(190);
+    name.setOnAction(e -> rename());
+    name.focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                rename();
+              }
+            });
+    variant.getStyleClass().add("variant");
+    variant.setId("variant");
+    counts.getStyleClass().add("counts");
+    counts.setId("counts");
+    counts.setMinWidth(USE_PREF_SIZE);
+    chemistry.getStyleClass().add("variant");
+    VBox title = new VBox(0, name, variant);
+    VBox.setMargin(variant, new Insets(0, 0, 0, 5));
+    getChildren().addAll(rivet(), title, spring(), new VBox(-2, counts, chemistry), spring());
+    figure(bench, "Nominal", Headline.NOMINAL_VOLTAGE);
+    figure(bench, "Full", Headline.FULL_VOLTAGE);
+    figure(bench, "Capacity", Headline.CAPACITY);
+    figure(bench, "Energy", Headline.ENERGY);
+    figure(bench, "Mass", Headline.MASS);
+    figure(bench, "Cells cost", Headline.COST);
+    getChildren().addAll(spring(), rivet());
+  }
+
+  void show(Project project) {
+    name.setText(project.name());
+    int of = project.variants().size();
+    variant.setText(
+        project.variant().name() + (of > 1 ? " · variant " + (project.active() + 1) + " of " + of : ""));
+  }
+
+  void show(Forecast f) {
+    Pack pack = f.design().pack();
+    counts.setText(pack.series() + "S" + pack.parallel() + "P");
+    chemistry.setText(pack.cell().name() + " · " + pack.cell().chemistry().label());
+    figures.forEach((headline, view) -> view.show(Workings.figure(headline, f)));
+  }
+
+  private void figure(Bench bench, String caption, Headline headline) {
+    FigureView view = bench.figure(caption, headline);
+    figures.put(headline, view);
+    getChildren().add(view);
+  }
+
+  private void rename() {
+    try {
+      session.edit("Name", Station.DUTY, p -> p.withName(name.getText().strip()));
+    } catch (InvalidValue e) {
+      name.setText(session.project().name());
+    }
+  }
+
+  private static Region spring() {
+    Region spring = new Region();
+    setHgrow(spring, Priority.ALWAYS);
+    return spring;
+  }
+
+  private static Region rivet() {
+    Region rivet = new Region();
+    rivet.getStyleClass().add("rivet");
+    HBox.setMargin(rivet, new Insets(0, 6, 0, 0));
+    return rivet;
+  }
+}

@@ -1,0 +1,145 @@
+package hammerman.app.shell;
+
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** Cards laid over the page: the palette of commands and the explanation of a screen. Escape closes. */
+final class Overlay extends StackPane {
+  private static final double WIDTH = 520;
+
+  private @Nullable Node focusBefore;
+
+  Overlay() {
+    getStyleClass().add("overlay");
+    setVisible(false);
+    setOnMousePressed(
+        e -> {
+          if (e.getTarget() == this) {
+            close();
+          }
+        });
+    setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            close();
+            e.consume();
+          }
+        });
+  }
+
+  void close() {
+    setVisible(false);
+    getChildren().clear();
+    if (focusBefore != null) {
+      focusBefore.requestFocus();
+    }
+  }
+
+  /** Opens a list of commands that narrows as one types. */
+  void palette(List<Command> commands) {
+    TextField filter = new TextField();
+    filter.setPromptText("Type part of a command");
+    filter.setId("palette-filter");
+    ListView<Command> list = new ListView<>();
+    list.setId("palette-list");
+    list.getItems().setAll(commands);
+    list.setCellFactory(v -> new CommandCell());
+    list.getSelectionModel().selectFirst();
+    list.setPrefHeight(330);
+    filter
+        .textProperty()
+        .addListener(
+            (o, was, is) -> {
+              String part = is.toLowerCase(Locale.ROOT);
+              list.getItems()
+                  .setAll(
+                      commands.stream()
+                          .filter(c -> c.name().toLowerCase(Locale.ROOT).contains(part))
+                          .toList());
+              list.getSelectionModel().selectFirst();
+            });
+    Runnable run =
+        () -> {
+          Command chosen = list.getSelectionModel().getSelectedItem();
+          if (chosen != null) {
+            close();
+            chosen.action().run();
+          }
+        };
+    filter.setOnAction(e -> run.run());
+    filter.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.DOWN) {
+            list.getSelectionModel().selectNext();
+            e.consume();
+          } else if (e.getCode() == KeyCode.UP) {
+            list.getSelectionModel().selectPrevious();
+            e.consume();
+          }
+        });
+    list.setOnMouseClicked(e -> run.run());
+    open(filter, filter, list);
+  }
+
+  /** Opens an explanation. */
+  void help(String title, String text) {
+    Label heading = new Label(title);
+    heading.getStyleClass().add("question");
+    Label words = new Label(text);
+    words.getStyleClass().add("help-text");
+    words.setId("help-text");
+    words.setMinHeight(Region.USE_PREF_SIZE);
+    Button close = new Button("Close");
+    close.getStyleClass().add("act");
+    close.setOnAction(e -> close());
+    open(close, heading, words, close);
+  }
+
+  private void open(Node focus, Node... content) {
+    if (!isVisible() && getScene() != null) {
+      focusBefore = getScene().getFocusOwner();
+    }
+    VBox card = new VBox(content);
+    card.getStyleClass().add("card");
+    card.setMaxSize(WIDTH, Region.USE_PREF_SIZE);
+    setAlignment(card, Pos.TOP_CENTER);
+    StackPane.setMargin(card, new Insets(90, 0, 0, 0));
+    getChildren().setAll(card);
+    setVisible(true);
+    focus.requestFocus();
+  }
+
+  private static final class CommandCell extends ListCell<Command> {
+    @Override
+    protected void updateItem(@Nullable Command command, boolean empty) {
+      super.updateItem(command, empty);
+      if (empty || command == null) {
+        setGraphic(null);
+        return;
+      }
+      Label name = new Label(command.name());
+      Label keys = new Label(command.keysText());
+      keys.getStyleClass().add("fact-name");
+      Region spring = new Region();
+      HBox.setHgrow(spring, Priority.ALWAYS);
+      setGraphic(new HBox(name, spring, keys));
+    }
+  }
+}

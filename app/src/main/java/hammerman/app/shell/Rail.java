@@ -1,0 +1,158 @@
+package hammerman.app.shell;
+
+import hammerman.finding.Derivation;
+import hammerman.finding.Judgement;
+import hammerman.finding.Severity;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.forecast.Headline;
+import hammerman.forecast.Workings;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** The rail beside the page: the judgements, worst first, or the working of a figure. */
+final class Rail extends VBox {
+  private final Consumer<Station> go;
+  private final Label heading = new Label();
+  private final VBox list = new VBox(8);
+  private List<Judgement> shown = List.of();
+  private @Nullable Headline working;
+  private @Nullable Forecast forecast;
+
+  Rail(Consumer<Station> go) {
+    this.go = go;
+    getStyleClass().add("rail");
+    heading.getStyleClass().add("heading");
+    heading.setId("rail-heading");
+    list.setId("rail-list");
+    ScrollPane scroll = new ScrollPane(list);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.getStyleClass().add("page");
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(heading, scroll);
+  }
+
+  void show(Forecast f) {
+    forecast = f;
+    if (working != null) {
+      showWorking(working);
+    } else if (!f.judgements().equals(shown) || list.getChildren().isEmpty()) {
+      showJudgements();
+    }
+  }
+
+  /** Shows how a figure came about until the judgements are asked for again. */
+  void showWorking(Headline headline) {
+    working = headline;
+    if (forecast != null) {
+      heading.setText("How this figure came about");
+      list.getChildren().setAll(working(Workings.of(headline, forecast)));
+    }
+  }
+
+  void showJudgements() {
+    working = null;
+    shown = forecast == null ? List.of() : forecast.judgements();
+    heading.setText(summary(shown));
+    list.getChildren().setAll(shown.stream().map(this::card).toList());
+    if (shown.isEmpty()) {
+      Label calm = new Label("Every rating lines up and the duty is served.");
+      calm.getStyleClass().add("answer");
+      list.getChildren().add(calm);
+    }
+  }
+
+  private static String summary(List<Judgement> judgements) {
+    if (judgements.isEmpty()) {
+      return "Judgements: nothing to object to";
+    }
+    StringBuilder text = new StringBuilder("Judgements:");
+    String comma = " ";
+    for (Severity s : Severity.values()) {
+      long n = judgements.stream().filter(j -> j.severity() == s).count();
+      if (n > 0) {
+        text.append(comma)
+            .append(n)
+            .append(' ')
+            .append(s.word().toLowerCase(Locale.ROOT))
+            .append(n > 1 ? "s" : "");
+        comma = ", ";
+      }
+    }
+    return text.toString();
+  }
+
+  private Node card(Judgement j) {
+    String severity = j.severity().name().toLowerCase(Locale.ROOT);
+    Region mark = new Region();
+    mark.getStyleClass().setAll("mark", severity);
+    Label word = new Label(j.severity().word());
+    word.getStyleClass().add("word");
+    HBox head = new HBox(6, mark, word);
+    head.setStyle("-fx-alignment: center-left;");
+    Button link = new Button("Go to " + j.station().label());
+    link.getStyleClass().setAll("link");
+    link.setOnAction(e -> go.accept(j.station()));
+    VBox card =
+        new VBox(head, text(j.title(), "title"), text(j.why(), "why"), text(j.fix(), "fix"), link);
+    card.getStyleClass().addAll("judgement", severity);
+    card.setId("judgement-" + j.id());
+    card.setAccessibleText(j.severity().word() + ": " + j.title() + ". " + j.why());
+    return card;
+  }
+
+  private Node working(Derivation d) {
+    Button back = new Button("Back to the judgements");
+    back.getStyleClass().setAll("link");
+    back.setId("back-to-judgements");
+    back.setOnAction(e -> showJudgements());
+    GridPane inputs = new GridPane();
+    inputs.setHgap(8);
+    inputs.setVgap(6);
+    int row = 0;
+    for (Derivation.Input in : d.inputs()) {
+      inputs.add(text(in.symbol(), "symbol"), 0, row);
+      VBox words =
+          new VBox(
+              text(in.value(), "input-value"),
+              text(in.name() + " · " + in.origin().words(), "origin"));
+      GridPane.setHgrow(words, Priority.ALWAYS);
+      inputs.add(words, 1, row++);
+    }
+    VBox box =
+        new VBox(
+            8,
+            back,
+            text(d.title(), "title"),
+            text(d.result(), "result"),
+            text(d.formula(), "formula"),
+            inputs,
+            text("Source: " + d.source(), "source"),
+            text("Holds for: " + d.validity(), "source"));
+    if (d.extrapolated()) {
+      box.getChildren().add(text("Outside this range: extrapolated.", "flag"));
+    }
+    box.getStyleClass().add("working");
+    return box;
+  }
+
+  private static Label text(String words, String style) {
+    Label label = new Label(words);
+    label.getStyleClass().add(style);
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    return label;
+  }
+}

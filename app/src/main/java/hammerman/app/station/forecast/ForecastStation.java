@@ -1,0 +1,149 @@
+package hammerman.app.station.forecast;
+
+import hammerman.app.control.FigureView;
+import hammerman.app.station.Bench;
+import hammerman.app.station.Page;
+import hammerman.app.station.StationView;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.forecast.Headline;
+import hammerman.forecast.Workings;
+import hammerman.simulation.Outcome;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.OptionalDouble;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The page of station Forecast: the headline figures, run trace, sag fan and life sheet. */
+public final class ForecastStation implements StationView {
+  private final Page page;
+  private final Map<Headline, FigureView> figures = new LinkedHashMap<>();
+  private final RunTrace trace = new RunTrace();
+  private final SagFan sag = new SagFan();
+  private final LifeSheet life = new LifeSheet();
+  private final Label fullEffort = new Label();
+  private final Label lifeTitle = Page.heading("Life");
+
+  public ForecastStation(Bench bench) {
+    figure(bench, "Until it ends", Headline.RUN_TIME);
+    figure(bench, "Range", Headline.RANGE);
+    figure(bench, "Sag, 20 % charge", Headline.SAG);
+    figure(bench, "Hottest cell", Headline.PEAK_TEMPERATURE);
+    figure(bench, "Settles at", Headline.SETTLED_TEMPERATURE);
+    figure(bench, "Charge time", Headline.CHARGE_TIME);
+    figure(bench, "Life", Headline.LIFE);
+    HBox row = new HBox(2);
+    row.getChildren().addAll(figures.values());
+    fullEffort.getStyleClass().add("answer");
+    VBox sagSheet = new VBox(4, Page.heading("Sag at the hardest moment"), sag);
+    VBox lifeSheet = new VBox(4, lifeTitle, life);
+    VBox.setVgrow(sag, Priority.ALWAYS);
+    VBox.setVgrow(life, Priority.ALWAYS);
+    HBox.setHgrow(sagSheet, Priority.ALWAYS);
+    HBox.setHgrow(lifeSheet, Priority.ALWAYS);
+    sag.setPrefWidth(100);
+    life.setPrefWidth(100);
+    HBox below = new HBox(20, sagSheet, lifeSheet);
+    below.setPrefHeight(210);
+    below.setMinHeight(180);
+    VBox.setVgrow(trace, Priority.ALWAYS);
+    trace.setPrefHeight(300);
+    page = new Page(Station.FORECAST, new VBox(6, row, fullEffort, trace, below));
+  }
+
+  @Override
+  public Station station() {
+    return Station.FORECAST;
+  }
+
+  @Override
+  public Node node() {
+    return page;
+  }
+
+  @Override
+  public void show(Forecast f) {
+    figures.forEach((headline, view) -> view.show(Workings.figure(headline, f)));
+    FigureView range = figures.get(Headline.RANGE);
+    if (range != null) {
+      range.setVisible(f.range() > 0);
+      range.setManaged(f.range() > 0);
+    }
+    trace.show(f);
+    sag.show(f.chain());
+    life.show(f);
+    lifeTitle.setText(
+        "Life with a ceiling of %s, mostly limited by %s"
+            .formatted(
+                Figures.of(f.chain().ceiling(), Unit.PERCENT, 0), f.life().limit().words()));
+    fullEffort.setText(fullEffort(f));
+    page.answer(answer(f));
+  }
+
+  @Override
+  public String help() {
+    return """
+        The run starts from the charge ceiling, in the hottest air, and goes on past the duty until \
+        something ends it: the machine's cut-out, the BMS, an empty cell or heat. Move over the trace, or use \
+        Left and Right, to read every curve at one time.
+
+        The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
+        the line is after 10 s. A dot below the cut-out is a moment that stops the machine.
+
+        Life is a band: 30 % of the loss either way. Press any figure to see how it came about, with its \
+        source and the range in which it holds.""";
+  }
+
+  private void figure(Bench bench, String name, Headline headline) {
+    FigureView view = bench.figure(name, headline);
+    view.getStyleClass().add("big");
+    figures.put(headline, view);
+  }
+
+  private static String answer(Forecast f) {
+    String wanted = Figures.duration(f.design().duty().task().load().duration());
+    if (f.duty().outcome().complete()) {
+      return "It serves the %s asked for and goes on to %s; then %s."
+          .formatted(wanted, Figures.duration(f.onward().endTime()), ending(f.onward().outcome()));
+    }
+    return "It ends after %s of the %s asked for: %s."
+        .formatted(Figures.duration(f.duty().endTime()), wanted, ending(f.duty().outcome()));
+  }
+
+  private static String ending(Outcome outcome) {
+    return switch (outcome) {
+      case Outcome.Complete o -> "it could go on longer than is forecast";
+      case Outcome.BmsCutOff o ->
+          "the BMS cuts off at " + Figures.of(o.limit(), Unit.VOLT, 2) + " per cell";
+      case Outcome.MachineCutOut o ->
+          "the machine cuts out at " + Figures.of(o.limit(), Unit.VOLT, 1);
+      case Outcome.Empty o -> "the cells are empty";
+      case Outcome.TooHot o -> "the cells reach " + Figures.of(o.limit(), Unit.CELSIUS, 0);
+      case Outcome.OverCurrent o ->
+          "the BMS opens at " + Figures.of(o.current(), Unit.AMPERE);
+      case Outcome.CannotDeliver o ->
+          "it cannot deliver " + Figures.of(o.demand(), Unit.WATT);
+    };
+  }
+
+  private static String fullEffort(Forecast f) {
+    double current = f.design().duty().machine().fullEffortCurrent();
+    OptionalDouble limit = f.thermal().timeToLimit();
+    String heat =
+        limit.isPresent()
+            ? "reaches the cells' limit after " + Figures.duration(limit.getAsDouble())
+            : "does not reach the cells' temperature limit before the pack ends";
+    String braking =
+        f.duty().totals().regenerated() > 0
+            ? " Braking gives back %s.".formatted(Figures.of(f.duty().totals().energyBack(), Unit.WATT_HOUR))
+            : "";
+    return "Full effort (%s) in the hottest air %s.%s"
+        .formatted(Figures.of(current, Unit.AMPERE), heat, braking);
+  }
+}

@@ -1,0 +1,97 @@
+package hammerman.app.station.forecast;
+
+import hammerman.app.picture.Pen;
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Plot;
+import hammerman.app.picture.Role;
+import hammerman.app.picture.Scale;
+import hammerman.forecast.Forecast;
+import hammerman.life.LifeForecast;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** The life sheet: capacity over the years with its band, the calendar part, and other ceilings. */
+final class LifeSheet extends Picture {
+  private @Nullable Forecast forecast;
+
+  LifeSheet() {
+    super("Life sheet: capacity over the years");
+  }
+
+  void show(Forecast value) {
+    forecast = value;
+    redraw();
+  }
+
+  @Override
+  protected void paint(Pen pen, double width, double height) {
+    Forecast f = forecast;
+    if (f == null) {
+      return;
+    }
+    LifeForecast life = f.life();
+    double years = life.yearsHigh() * 1.05;
+    for (Forecast.CeilingLife other : f.otherCeilings()) {
+      years = Math.max(years, other.life().years() * 1.1);
+    }
+    years = Math.min(years, LifeForecast.HORIZON);
+    double floor = Math.max(0, life.endOfLife() - 0.08);
+    Scale x = new Scale(0, years, 42, width - 12);
+    Scale y = new Scale(floor * 100, 102, height - 26, 26);
+    Plot plot = new Plot(pen, x, y).vertical("Capacity of a new pack, %").horizontal("Years");
+    List<LifeForecast.Point> points =
+        life.curve().stream().filter(p -> p.years() <= x.high()).toList();
+    int n = points.size();
+    double[] xs = new double[n];
+    double[] mean = new double[n];
+    double[] low = new double[n];
+    double[] high = new double[n];
+    double[] calendar = new double[n];
+    for (int k = 0; k < n; k++) {
+      LifeForecast.Point p = points.get(k);
+      xs[k] = p.years();
+      mean[k] = shown(p.loss(), floor);
+      low[k] = shown(p.loss() * (1 + LifeForecast.BAND), floor);
+      high[k] = shown(p.loss() * (1 - LifeForecast.BAND), floor);
+      calendar[k] = shown(p.calendarLoss(), floor);
+    }
+    plot.band(Role.HOT, 0.16, xs, low, high);
+    plot.curve(Role.SOFT, 1, xs, calendar);
+    plot.curve(Role.HOT, 2.5, xs, mean);
+    others(pen, plot, f, x, y, floor);
+    plot.level(
+        Role.INK,
+        life.endOfLife() * 100,
+        "worn out at " + Figures.of(life.endOfLife(), Unit.PERCENT, 0),
+        false);
+    int at = Math.max(0, (int) (n * 0.62) - 1);
+    pen.words(Role.SOFT, Pen.TEXT, x.at(xs[at]), y.at(calendar[at]) - 9, "time alone");
+    if (life.indicative()) {
+      pen.wordsBefore(Role.AMBER, Pen.TEXT, x.to(), y.to() - 11, "indicative only");
+    }
+  }
+
+  private static void others(Pen pen, Plot plot, Forecast f, Scale x, Scale y, double floor) {
+    for (Forecast.CeilingLife other : f.otherCeilings()) {
+      List<LifeForecast.Point> points =
+          other.life().curve().stream()
+              .filter(p -> p.years() <= x.high() && 1 - p.loss() >= other.life().endOfLife())
+              .toList();
+      double[] xs = points.stream().mapToDouble(LifeForecast.Point::years).toArray();
+      double[] ys = points.stream().mapToDouble(p -> shown(p.loss(), floor)).toArray();
+      plot.curve(Role.COOL, 1.5, xs, ys);
+      int last = xs.length - 1;
+      String words =
+          Figures.of(other.ceiling(), Unit.PERCENT, 0) + (other.serves() ? "" : ", too short");
+      double at = Math.min(x.at(xs[last]) + 4, x.to() - pen.width(Pen.TEXT, words));
+      pen.words(Role.COOL, Pen.TEXT, at, y.at(ys[last]) - 8, words);
+    }
+  }
+
+  /** Capacity in % that is left after a loss, not below the sheet. */
+  private static double shown(double loss, double floor) {
+    return Math.max(floor, 1 - loss) * 100;
+  }
+}

@@ -1,0 +1,199 @@
+package hammerman.app.station.forecast;
+
+import hammerman.app.picture.Pen;
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Plot;
+import hammerman.app.picture.Role;
+import hammerman.app.picture.Scale;
+import hammerman.forecast.Forecast;
+import hammerman.simulation.Outcome;
+import hammerman.simulation.Run;
+import hammerman.simulation.Trace;
+import hammerman.simulation.Trace.Channel;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import javafx.scene.input.KeyCode;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The run trace: voltage, current, temperature and charge over time, one above the other, with one
+ * crosshair through all of them. Left and Right move it.
+ */
+final class RunTrace extends Picture {
+  private static final double LEFT = 46;
+  private static final double RIGHT = 88;
+  private static final double TOP = 20;
+  private static final double BOTTOM = 24;
+  private static final double GAP = 22;
+
+  private @Nullable Forecast forecast;
+  private double cross = Double.NaN;
+
+  RunTrace() {
+    super("Run trace: voltage, current, temperature and charge over time");
+    setFocusTraversable(true);
+    setId("run-trace");
+    setOnMouseMoved(e -> cross(time(e.getX())));
+    setOnMouseExited(e -> cross(Double.NaN));
+    setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
+            double from = Double.isNaN(cross) ? 0 : cross;
+            cross(from + (e.getCode() == KeyCode.RIGHT ? 1 : -1) * end() / 100);
+            e.consume();
+          }
+        });
+  }
+
+  void show(Forecast value) {
+    forecast = value;
+    redraw();
+  }
+
+  private void cross(double time) {
+    cross = Double.isNaN(time) ? time : Math.clamp(time, 0, end());
+    redraw();
+  }
+
+  private double end() {
+    return forecast == null ? 1 : Math.max(1, forecast.onward().endTime());
+  }
+
+  private double time(double pixel) {
+    return (pixel - LEFT) / Math.max(1, getWidth() - LEFT - RIGHT) * end();
+  }
+
+  @Override
+  protected void paint(Pen pen, double width, double height) {
+    Forecast f = forecast;
+    if (f == null) {
+      return;
+    }
+    Run run = f.onward();
+    Trace trace = run.trace();
+    boolean hours = end() > 5400;
+    double unit = hours ? 3600 : 60;
+    Scale x = new Scale(0, end() / unit, LEFT, width - RIGHT);
+    double strip = (height - TOP - BOTTOM - 3 * GAP) / 4;
+    double[][] values = columns(trace, (int) Math.max(2, x.to() - x.from()));
+    double cutOut = f.design().duty().machine().cutOutVoltage();
+    strip(pen, x, values, Channel.VOLTAGE, "Voltage at the machine, V", Role.INK, 0, strip, cutOut);
+    strip(pen, x, values, Channel.CURRENT, "Current, A", Role.HOT, 1, strip, 0);
+    strip(pen, x, values, Channel.TEMPERATURE, "Cell temperature, °C", Role.HOT, 2, strip, Double.NaN);
+    Plot last = strip(pen, x, values, Channel.SOC, "Charge, %", Role.COOL, 3, strip, 0);
+    last.horizontal(hours ? "Time, h" : "Time, min");
+    events(pen, f, x, unit, height);
+    crosshair(pen, trace, x, unit, strip, height);
+  }
+
+  private Plot strip(
+      Pen pen,
+      Scale x,
+      double[][] columns,
+      Channel channel,
+      String name,
+      Role role,
+      int row,
+      double strip,
+      double include) {
+    int n = columns[0].length;
+    double[] low = new double[n];
+    double[] high = new double[n];
+    double least = Double.isNaN(include) ? Double.POSITIVE_INFINITY : include;
+    double most = Double.isNaN(include) ? Double.NEGATIVE_INFINITY : include;
+    for (int k = 0; k < n; k++) {
+      low[k] = shown(channel, columns[1 + 2 * channel.ordinal()][k]);
+      high[k] = shown(channel, columns[2 + 2 * channel.ordinal()][k]);
+      least = Math.min(least, low[k]);
+      most = Math.max(most, high[k]);
+    }
+    double span = Math.max(1e-3, most - least);
+    double top = TOP + row * (strip + GAP);
+    Scale y = new Scale(least - 0.06 * span, most + 0.08 * span, top + strip, top);
+    Plot plot = new Plot(pen, x, y).vertical(name);
+    pen.line(Role.RULE, 1, x.from(), y.from(), x.to(), y.from());
+    double unit = end() / x.high();
+    double[] xs = new double[n];
+    for (int k = 0; k < n; k++) {
+      xs[k] = columns[0][k] / unit;
+    }
+    plot.band(role, 0.35, xs, low, high);
+    plot.curve(role, 1.2, xs, high);
+    if (channel == Channel.VOLTAGE) {
+      plot.level(Role.HOT, include, "machine cuts out", true);
+    }
+    return plot;
+  }
+
+  private static double shown(Channel channel, double core) {
+    return switch (channel) {
+      case TEMPERATURE -> Unit.CELSIUS.fromCore(core);
+      case SOC -> core * 100;
+      case TIME, VOLTAGE, CURRENT, POWER, DISTANCE -> core;
+    };
+  }
+
+  /** Least and most of every channel within each pixel column: time, then a pair for each channel. */
+  private static double[][] columns(Trace trace, int pixels) {
+    int channels = Channel.values().length;
+    int n = Math.min(pixels, trace.size());
+    double[][] out = new double[1 + 2 * channels][n];
+    for (int k = 0; k < n; k++) {
+      int from = (int) ((long) k * trace.size() / n);
+      int to = Math.max(from + 1, (int) ((long) (k + 1) * trace.size() / n));
+      out[0][k] = trace.at(Channel.TIME, from);
+      for (Channel c : Channel.values()) {
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (int j = from; j < to; j++) {
+          least = Math.min(least, trace.at(c, j));
+          most = Math.max(most, trace.at(c, j));
+        }
+        out[1 + 2 * c.ordinal()][k] = least;
+        out[2 + 2 * c.ordinal()][k] = most;
+      }
+    }
+    return out;
+  }
+
+  private static void events(Pen pen, Forecast f, Scale x, double unit, double height) {
+    if (f.duty().outcome().complete() && f.onward().endTime() > f.duty().endTime()) {
+      double at = x.at(f.duty().endTime() / unit);
+      pen.line(Role.COOL, 1.5, at, TOP - 8, at, height - BOTTOM);
+      pen.wordsBefore(Role.COOL, Pen.TEXT, at - 5, TOP - 9, "duty served");
+    }
+    double end = x.at(f.onward().endTime() / unit);
+    pen.line(Role.HOT, 1.5, end, TOP - 8, end, height - BOTTOM);
+    pen.words(Role.HOT, Pen.TEXT, end + 5, TOP - 4, ending(f.onward().outcome()));
+  }
+
+  /** The end of a run in a word or two. */
+  private static String ending(Outcome outcome) {
+    return switch (outcome) {
+      case Outcome.Complete o -> "goes on";
+      case Outcome.BmsCutOff o -> "BMS cuts off";
+      case Outcome.MachineCutOut o -> "cuts out";
+      case Outcome.Empty o -> "empty";
+      case Outcome.TooHot o -> "too hot";
+      case Outcome.OverCurrent o -> "BMS trips";
+      case Outcome.CannotDeliver o -> "no power";
+    };
+  }
+
+  private void crosshair(
+      Pen pen, Trace trace, Scale x, double unit, double strip, double height) {
+    if (Double.isNaN(cross) || trace.size() == 0) {
+      return;
+    }
+    int k = trace.indexAt(cross);
+    double at = x.at(cross / unit);
+    pen.line(Role.INK, 1, at, TOP, at, height - BOTTOM);
+    Channel[] rows = {Channel.VOLTAGE, Channel.CURRENT, Channel.TEMPERATURE, Channel.SOC};
+    Unit[] units = {Unit.VOLT, Unit.AMPERE, Unit.CELSIUS, Unit.PERCENT};
+    for (int r = 0; r < rows.length; r++) {
+      String text = Figures.of(trace.at(rows[r], k), units[r], 1);
+      pen.words(Role.INK, Pen.TEXT + 1, x.to() + 8, TOP + r * (strip + GAP) + strip / 2, text);
+    }
+    pen.words(Role.INK, Pen.TEXT, x.to() + 8, height - 12, Figures.duration(cross));
+  }
+}

@@ -1,0 +1,97 @@
+package hammerman.app.station.forecast;
+
+import hammerman.app.picture.Pen;
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Plot;
+import hammerman.app.picture.Role;
+import hammerman.app.picture.Scale;
+import hammerman.chain.Chain;
+import hammerman.chain.Path;
+import hammerman.guard.Bms;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The sag fan: voltage at the machine against current, one line for each state of charge, from the
+ * ohmic drop to the settled one, with the cut-outs and the hardest moment.
+ */
+final class SagFan extends Picture {
+  private static final int POINTS = 2;
+  private @Nullable Chain chain;
+
+  SagFan() {
+    super("Sag fan: voltage at the machine against current");
+  }
+
+  void show(Chain value) {
+    chain = value;
+    redraw();
+  }
+
+  @Override
+  protected void paint(Pen pen, double width, double height) {
+    Chain c = chain;
+    if (c == null) {
+      return;
+    }
+    Path path = c.path();
+    double cold = c.design().duty().surroundings().coldestInUse();
+    double most = 1.15 * c.demand().peak();
+    double cutOut = c.design().duty().machine().cutOutVoltage();
+    double lowest =
+        Math.min(cutOut, path.voltage(most, 0.1, cold, Path.Settling.SETTLED));
+    double span = path.openCircuit(1) - lowest;
+    Scale x = new Scale(0, most, 44, width - 44);
+    Scale y = new Scale(lowest - 0.06 * span, path.openCircuit(1) + 0.06 * span, height - 26, 26);
+    Plot plot =
+        new Plot(pen, x, y)
+            .vertical("Voltage at the machine at " + Figures.of(cold, Unit.CELSIUS, 0) + ", V")
+            .horizontal("Current, A");
+    for (double soc : Chain.SAG_POINTS) {
+      line(pen, plot, x, y, soc, most, cold);
+    }
+    plot.level(Role.HOT, cutOut, "machine cuts out, " + Figures.of(cutOut, Unit.VOLT, 1), false);
+    c.design()
+        .guard()
+        .protection()
+        .inDischargePath()
+        .map(Bms::cutOffVoltage)
+        .ifPresent(
+            v ->
+                plot.level(
+                    Role.AMBER,
+                    v * c.design().pack().series(),
+                    "BMS, " + Figures.of(v * c.design().pack().series(), Unit.VOLT, 1),
+                    false));
+    double peak = x.at(c.demand().peak());
+    pen.dashed(Role.INK, 1.5, peak, y.to(), peak, y.from());
+    pen.wordsBefore(Role.INK, Pen.TEXT, peak - 5, y.to() + 4, "hardest moment");
+    for (double soc : Chain.SAG_POINTS) {
+      double v = path.voltage(c.demand().peak(), soc, cold, Path.Settling.TEN_SECONDS);
+      pen.dot(v < cutOut ? Role.HOT : Role.INK, peak, y.at(v), 3.5);
+    }
+  }
+
+  private void line(Pen pen, Plot plot, Scale x, Scale y, double soc, double most, double cold) {
+    Chain c = chain;
+    if (c == null) {
+      return;
+    }
+    double[] xs = {0, most};
+    double[][] ys = new double[Path.Settling.values().length][POINTS];
+    for (Path.Settling s : Path.Settling.values()) {
+      for (int k = 0; k < POINTS; k++) {
+        ys[s.ordinal()][k] = c.path().voltage(xs[k], soc, cold, s);
+      }
+    }
+    plot.band(Role.COOL, 0.14, xs, ys[Path.Settling.SETTLED.ordinal()], ys[Path.Settling.OHMIC.ordinal()]);
+    plot.curve(Role.COOL, 1.5, xs, ys[Path.Settling.TEN_SECONDS.ordinal()]);
+    pen.words(
+        Role.COOL,
+        Pen.TEXT,
+        x.to() + 5,
+        y.at(ys[Path.Settling.TEN_SECONDS.ordinal()][1]),
+        Figures.of(soc, Unit.PERCENT, 0));
+  }
+}

@@ -1,0 +1,7 @@
+/**
+ * Station Guard: what protects it.
+ */
+@NullMarked
+package hammerman.app.station.guard;
+
+import org.jspecify.annotations.NullMarked;

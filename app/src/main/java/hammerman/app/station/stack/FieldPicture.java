@@ -1,0 +1,164 @@
+package hammerman.app.station.stack;
+
+import hammerman.app.picture.Pen;
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Role;
+import hammerman.finding.Judgement;
+import hammerman.finding.Severity;
+import hammerman.forecast.StackField;
+import hammerman.forecast.StackField.Square;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.AccessibleRole;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The stack field: series counts to the right, parallel counts upwards; each square says by pattern and
+ * word whether it serves the duty or what stops it. Click or Enter chooses, arrows move.
+ */
+final class FieldPicture extends Picture {
+  private static final double LEFT = 40;
+  private static final double BOTTOM = 34;
+  private static final double TOP = 4;
+  private static final double GAP = 3;
+
+  private final BiConsumer<Integer, Integer> choose;
+  private final ReadOnlyObjectWrapper<@Nullable Square> pointed =
+      new ReadOnlyObjectWrapper<>(this, "pointed");
+  private @Nullable StackField field;
+  private int series;
+  private int parallel;
+
+  FieldPicture(BiConsumer<Integer, Integer> choose) {
+    super("Stack field: which series and parallel counts serve the duty");
+    this.choose = choose;
+    setAccessibleRole(AccessibleRole.BUTTON);
+    setFocusTraversable(true);
+    setId("stack-field");
+    setOnMouseMoved(e -> pointed.set(at(e).orElse(null)));
+    setOnMouseExited(e -> pointed.set(null));
+    setOnMouseClicked(
+        e -> {
+          requestFocus();
+          at(e).ifPresent(s -> choose.accept(s.series(), s.parallel()));
+        });
+    setOnKeyPressed(this::key);
+    pointed.addListener((o, was, is) -> redraw());
+  }
+
+  /** The square under the pointer or the keyboard's mark. */
+  ReadOnlyObjectProperty<@Nullable Square> pointedProperty() {
+    return pointed.getReadOnlyProperty();
+  }
+
+  void show(StackField value, int chosenSeries, int chosenParallel) {
+    field = value;
+    series = chosenSeries;
+    parallel = chosenParallel;
+    redraw();
+  }
+
+  private void key(KeyEvent e) {
+    if (field == null) {
+      return;
+    }
+    Square from = pointed.get();
+    int s = from == null ? series : from.series();
+    int p = from == null ? parallel : from.parallel();
+    switch (e.getCode()) {
+      case LEFT -> s--;
+      case RIGHT -> s++;
+      case UP -> p++;
+      case DOWN -> p--;
+      case ENTER, SPACE -> choose.accept(s, p);
+      case ESCAPE -> {
+        pointed.set(null);
+        return;
+      }
+      default -> {
+        return;
+      }
+    }
+    field.at(s, p).ifPresent(pointed::set);
+    e.consume();
+  }
+
+  private Optional<Square> at(MouseEvent e) {
+    if (field == null) {
+      return Optional.empty();
+    }
+    int column = (int) Math.floor((e.getX() - LEFT) / cellWidth(getWidth()));
+    int row = (int) Math.floor((getHeight() - BOTTOM - e.getY()) / cellHeight(getHeight()));
+    return column < 0 || row < 0
+        ? Optional.empty()
+        : field.at(field.firstSeries() + column, field.firstParallel() + row);
+  }
+
+  private double cellWidth(double width) {
+    return field == null ? 1 : (width - LEFT - 4) / field.columns();
+  }
+
+  private double cellHeight(double height) {
+    return field == null ? 1 : (height - TOP - BOTTOM) / field.rows();
+  }
+
+  @Override
+  protected void paint(Pen pen, double width, double height) {
+    if (field == null) {
+      return;
+    }
+    double w = cellWidth(width);
+    double h = cellHeight(height);
+    for (Square s : field.squares()) {
+      double x = LEFT + (s.series() - field.firstSeries()) * w;
+      double y = height - BOTTOM - (s.parallel() - field.firstParallel() + 1) * h;
+      square(pen, s, x + GAP / 2, y + GAP / 2, w - GAP, h - GAP);
+    }
+    for (int c = 0; c < field.columns(); c++) {
+      int s = field.firstSeries() + c;
+      pen.figureCentred(
+          s == series ? Role.HOT : Role.SOFT, Pen.TEXT + 1, LEFT + (c + 0.5) * w, height - BOTTOM + 10, s + "S");
+    }
+    for (int r = 0; r < field.rows(); r++) {
+      int p = field.firstParallel() + r;
+      pen.figureBefore(
+          p == parallel ? Role.HOT : Role.SOFT, Pen.TEXT + 1, LEFT - 6, height - BOTTOM - (r + 0.5) * h, p + "P");
+    }
+    pen.centred(Role.SOFT, Pen.TEXT, LEFT + (width - LEFT) / 2, height - 9, "Groups in series → more voltage");
+    outline(pen, series, parallel, Role.INK, 3, w, h, height);
+    Square p = pointed.get();
+    if (p != null) {
+      outline(pen, p.series(), p.parallel(), Role.HOT, 2, w, h, height);
+    }
+  }
+
+  private void outline(
+      Pen pen, int s, int p, Role role, double thickness, double w, double h, double height) {
+    if (field != null && field.at(s, p).isPresent()) {
+      double x = LEFT + (s - field.firstSeries()) * w;
+      double y = height - BOTTOM - (p - field.firstParallel() + 1) * h;
+      pen.frame(role, thickness, x + 1, y + 1, w - 2, h - 2);
+    }
+  }
+
+  private static void square(Pen pen, Square s, double x, double y, double w, double h) {
+    Optional<Judgement> worst = s.worst();
+    boolean stop = s.stopped();
+    boolean warn = worst.filter(j -> j.severity() == Severity.WARN).isPresent();
+    if (stop) {
+      pen.frame(Role.FAINT, 1, x, y, w, h);
+      pen.hatch(Role.FAINT, x, y, w, h, 7);
+    } else {
+      pen.fill(warn ? Role.AMBER_WASH : Role.COOL_WASH, x, y, w, h);
+    }
+    String word = worst.map(Judgement::word).orElse("serves");
+    Role role = stop ? Role.SOFT : warn ? Role.AMBER : Role.COOL;
+    if (h > 14) {
+      pen.centred(role, pen.width(Pen.TEXT, word) > w - 4 ? 9 : Pen.TEXT, x + w / 2, y + h / 2, word);
+    }
+  }
+}

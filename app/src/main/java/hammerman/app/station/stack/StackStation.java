@@ -1,0 +1,210 @@
+package hammerman.app.station.stack;
+
+import hammerman.app.control.FigureView;
+import hammerman.app.control.Form;
+import hammerman.app.control.Stepper;
+import hammerman.app.job.Latest;
+import hammerman.app.session.Session;
+import hammerman.app.station.Bench;
+import hammerman.app.station.Page;
+import hammerman.app.station.StationView;
+import hammerman.design.Design;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.forecast.Headline;
+import hammerman.forecast.StackField;
+import hammerman.forecast.StackField.Square;
+import hammerman.forecast.Workings;
+import hammerman.pack.ConductorMaterial;
+import hammerman.pack.Cooling;
+import hammerman.pack.Pack;
+import hammerman.project.Project;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** The page of station Stack: the field, the counts, strip and box. */
+public final class StackStation implements StationView {
+  private final Session session;
+  private final Page page;
+  private final FieldPicture field;
+  private final Label reason = new Label();
+  private final Stepper series;
+  private final Stepper parallel;
+  private final FigureView perCell;
+  private final FigureView continuous;
+  private final FigureView sag;
+  private final Latest fields = new Latest("stack-field");
+  private @Nullable Forecast shown;
+
+  public StackStation(Bench bench) {
+    session = bench.session();
+    field = new FieldPicture(this::choose);
+    field.pointedProperty().addListener((o, was, is) -> reason());
+    reason.getStyleClass().add("answer");
+    reason.setId("field-reason");
+    reason.setMinHeight(36);
+    reason.setMaxWidth(Double.MAX_VALUE);
+    VBox left = new VBox(6, field, reason);
+    VBox.setVgrow(field, Priority.ALWAYS);
+    HBox.setHgrow(left, Priority.ALWAYS);
+
+    series = new Stepper("In series", n -> choose(n, pack().parallel()));
+    parallel = new Stepper("In parallel", n -> choose(pack().series(), n));
+    perCell = bench.figure("Per cell, hardest moment", Headline.CURRENT_PER_CELL);
+    continuous = bench.figure("Heaviest ten minutes", Headline.CONTINUOUS_CURRENT);
+    sag = bench.figure("Hardest moment at 20 %", Headline.SAG);
+    VBox right =
+        new VBox(
+            10,
+            new HBox(14, series, parallel),
+            new VBox(0, perCell, continuous, sag),
+            build().node());
+    right.setMinWidth(270);
+    right.setMaxWidth(270);
+    page = new Page(Station.STACK, new HBox(20, left, right));
+  }
+
+  @Override
+  public Station station() {
+    return Station.STACK;
+  }
+
+  @Override
+  public Node node() {
+    return page;
+  }
+
+  @Override
+  public void show(Forecast f) {
+    shown = f;
+    Pack pack = f.design().pack();
+    series.show(pack.series());
+    parallel.show(pack.parallel());
+    perCell.show(Workings.figure(Headline.CURRENT_PER_CELL, f));
+    continuous.show(Workings.figure(Headline.CONTINUOUS_CURRENT, f));
+    sag.show(Workings.figure(Headline.SAG, f));
+    Design design = f.design();
+    fields.submit(
+        () -> StackField.of(design),
+        made -> {
+          field.show(made, pack.series(), pack.parallel());
+          answer(made, pack);
+          reason();
+        });
+  }
+
+  @Override
+  public String help() {
+    return """
+        Series sets the voltage: full charge must stay below the machine's limit, and under load near empty \
+        it must stay above its cut-out. Parallel sets capacity and the current per cell.
+
+        Each square is one pair of counts, run through the whole duty. A plain square serves; a hatched one \
+        is stopped by the word in it. Click a square or use the arrows and Enter. The BMS count and the charge \
+        voltage follow the series count.
+
+        Strips are counted as one from each cell to its neighbour; the box as one layer with 5 mm of wall.""";
+  }
+
+  private void answer(StackField made, Pack pack) {
+    long serving = made.squares().stream().filter(s -> !s.stopped()).count();
+    page.answer(
+        "%dS%dP of %s. %d of the %d pairs around it serve the duty without a stop."
+            .formatted(
+                pack.series(),
+                pack.parallel(),
+                pack.cell().name(),
+                serving,
+                made.squares().size()));
+    made.squares().stream()
+        .filter(s -> s.worst().isEmpty())
+        .min((a, b) -> Double.compare(a.mass(), b.mass()))
+        .ifPresent(
+            s -> field.setAccessibleHelp("lightest that serves: " + s.series() + "S" + s.parallel() + "P"));
+  }
+
+  /** Explains the square pointed at, or the chosen one. */
+  private void reason() {
+    Square pointed = field.pointedProperty().get();
+    Forecast f = shown;
+    if (pointed == null || f == null) {
+      reason.setText(
+          "Point at a square to see what it gives and what stops it. Click it, or press Enter, to choose it.");
+      return;
+    }
+    Pack now = f.design().pack();
+    String trade =
+        "%dS%dP: %s, %s, cells %s (%s against now). "
+            .formatted(
+                pointed.series(),
+                pointed.parallel(),
+                Figures.of(pointed.energy(), Unit.WATT_HOUR),
+                Figures.of(pointed.mass(), Unit.KILOGRAM),
+                Figures.fixed(pointed.cost(), 0),
+                signed(pointed.mass() - now.mass()));
+    reason.setText(
+        trade + pointed.worst().map(j -> j.title() + ". " + j.why()).orElse("Serves the duty."));
+  }
+
+  private static String signed(double kilograms) {
+    return (kilograms >= 0 ? "+" : "") + Figures.of(kilograms, Unit.KILOGRAM, 1);
+  }
+
+  private Pack pack() {
+    return session.project().design().pack();
+  }
+
+  private void choose(int newSeries, int newParallel) {
+    session.editDesign(
+        "Counts " + newSeries + "S" + newParallel + "P",
+        Station.STACK,
+        d -> d.withCounts(newSeries, newParallel));
+  }
+
+  private Form build() {
+    Form form = new Form(session, Station.STACK);
+    form.section("Strip, cell to cell")
+        .choice(
+            "Metal",
+            List.of(ConductorMaterial.values()),
+            ConductorMaterial::label,
+            p -> p.variant().pack().strip().material(),
+            (p, v) -> pack(p, k -> k.withStrip(k.strip().withMaterial(v))))
+        .crossSection(
+            "Thickness × width",
+            p -> size(p.variant().pack()),
+            (p, t, w) -> pack(p, k -> k.withStrip(k.strip().withSize(t, w))))
+        .count(
+            "Layers",
+            p -> p.variant().pack().strip().layers(),
+            (p, n) -> pack(p, k -> k.withStrip(k.strip().withLayers(n))),
+            p -> true)
+        .section("Box")
+        .choice(
+            "Sheds heat",
+            List.of(Cooling.values()),
+            Cooling::label,
+            p -> p.variant().pack().cooling(),
+            (p, v) -> pack(p, k -> k.withCooling(v)));
+    return form;
+  }
+
+  private static String size(Pack pack) {
+    return Figures.plain(pack.strip().thickness() * 1e3)
+        + " × "
+        + Figures.plain(pack.strip().width() * 1e3);
+  }
+
+  private static Project pack(Project p, UnaryOperator<Pack> change) {
+    return p.withDesign(p.design().withPack(change.apply(p.variant().pack())));
+  }
+
+}

@@ -1,0 +1,146 @@
+package hammerman.cli;
+
+import hammerman.chain.SagPoint;
+import hammerman.finding.Judgement;
+import hammerman.forecast.Forecast;
+import hammerman.life.LifeForecast;
+import hammerman.pack.Pack;
+import hammerman.simulation.Run;
+import hammerman.unit.Unit;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A forecast as JSON; the keys are a public contract. */
+final class JsonReport {
+  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
+  private JsonReport() {}
+
+  static String full(Forecast f) {
+    ObjectNode root = NODES.objectNode();
+    root.set("pack", pack(f.design().pack()));
+    root.set("duty", duty(f.duty()));
+    root.set("sag", sag(f));
+    root.set("thermal", thermal(f));
+    root.set("charge", charge(f));
+    root.set("life", life(f.life()));
+    root.set("judgements", list(f));
+    return text(root);
+  }
+
+  static String judgements(Forecast f) {
+    return text(NODES.objectNode().set("judgements", list(f)));
+  }
+
+  private static String text(Object node) {
+    return JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(node);
+  }
+
+  private static ObjectNode pack(Pack p) {
+    return NODES
+        .objectNode()
+        .put("series", p.series())
+        .put("parallel", p.parallel())
+        .put("cells", p.cells())
+        .put("nominalVoltage_V", figure(p.nominalVoltage()))
+        .put("fullVoltage_V", figure(p.fullVoltage()))
+        .put("cutoffVoltage_V", figure(p.cutOffVoltage()))
+        .put("capacity_Ah", figure(p.capacity()))
+        .put("energy_Wh", figure(Unit.WATT_HOUR.fromCore(p.energy())))
+        .put("mass_kg", figure(p.mass()))
+        .put("cost", figure(p.cost()));
+  }
+
+  private static ObjectNode duty(Run run) {
+    ObjectNode node =
+        NODES
+            .objectNode()
+            .put("endReason", run.outcome().key())
+            .put("endTime_s", figure(run.endTime()))
+            .put("delivered_Ah", figure(run.totals().delivered()))
+            .put("delivered_Wh", figure(Unit.WATT_HOUR.fromCore(run.totals().energyOut())))
+            .put("regenerated_Wh", figure(Unit.WATT_HOUR.fromCore(run.totals().energyBack())))
+            .put("heat_Wh", figure(Unit.WATT_HOUR.fromCore(run.totals().heat())))
+            .put("lowestVoltage_V", figure(run.extremes().lowestVoltage()))
+            .put("peakCurrent_A", figure(run.extremes().peakCurrent()))
+            .put(
+                "peakTemperature_C", figure(Unit.CELSIUS.fromCore(run.extremes().peakTemperature())))
+            .put("endSoc", figure(run.endSoc()));
+    return run.totals().distance() > 0
+        ? node.put("distance_km", figure(Unit.KILOMETRE.fromCore(run.totals().distance())))
+        : node.putNull("distance_km");
+  }
+
+  private static ArrayNode sag(Forecast f) {
+    ArrayNode list = NODES.arrayNode();
+    for (SagPoint p : f.chain().sag()) {
+      list.add(
+          NODES
+              .objectNode()
+              .put("soc", figure(p.soc()))
+              .put("current_A", figure(p.current()))
+              .put("ohmic_V", figure(p.ohmic()))
+              .put("tenSecond_V", figure(p.tenSeconds()))
+              .put("settled_V", figure(p.settled())));
+    }
+    return list;
+  }
+
+  private static ObjectNode thermal(Forecast f) {
+    ObjectNode node =
+        NODES
+            .objectNode()
+            .put("settled_C", figure(Unit.CELSIUS.fromCore(f.thermal().settled())));
+    OptionalDouble limit = f.thermal().timeToLimit();
+    return limit.isPresent()
+        ? node.put("timeToLimit_s", figure(limit.getAsDouble()))
+        : node.putNull("timeToLimit_s");
+  }
+
+  private static ObjectNode charge(Forecast f) {
+    return NODES
+        .objectNode()
+        .put("time_s", figure(f.charge().time()))
+        .put("energy_Wh", figure(Unit.WATT_HOUR.fromCore(f.charge().energy())))
+        .put("charge_Ah", figure(f.charge().charge()));
+  }
+
+  private static ObjectNode life(LifeForecast life) {
+    return NODES
+        .objectNode()
+        .put("years", figure(life.years()))
+        .put("equivalentFullCycles", figure(life.equivalentFullCycles()))
+        .put("calendarShare", figure(life.calendarShare()))
+        .put("yearsLow", figure(life.yearsLow()))
+        .put("yearsHigh", figure(life.yearsHigh()))
+        .put("limitedBy", life.limit().name().toLowerCase(Locale.ROOT));
+  }
+
+  private static ArrayNode list(Forecast f) {
+    ArrayNode list = NODES.arrayNode();
+    for (Judgement j : f.judgements()) {
+      list.add(
+          NODES
+              .objectNode()
+              .put("id", j.id())
+              .put("severity", j.severity().name().toLowerCase(Locale.ROOT))
+              .put("title", j.title())
+              .put("why", j.why())
+              .put("fix", j.fix())
+              .put("station", j.station().label()));
+    }
+    return list;
+  }
+
+  /** Six significant digits: more than any model here can promise, few enough to read. */
+  private static BigDecimal figure(double value) {
+    BigDecimal rounded = new BigDecimal(value).round(new MathContext(6)).stripTrailingZeros();
+    return rounded.scale() < 0 ? rounded.setScale(0) : rounded;
+  }
+}

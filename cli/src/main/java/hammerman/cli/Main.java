@@ -1,0 +1,111 @@
+package hammerman.cli;
+
+import hammerman.forecast.Forecast;
+import hammerman.project.Project;
+import hammerman.project.ProjectFile;
+import hammerman.project.UnreadableProject;
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
+import java.io.OutputStreamWriter;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Entry point of the command line. */
+@Command(
+    name = "hammerman",
+    description = "Designs and judges battery packs built from cells.",
+    mixinStandardHelpOptions = true,
+    version = "Hammerman 0.1",
+    subcommands = {Main.Predict.class, Main.Check.class})
+public final class Main {
+  /** Exit code when all is well. */
+  static final int FINE = 0;
+
+  /** Exit code when {@code check} found a stop. */
+  static final int STOPPED = 1;
+
+  /** Exit code when the input cannot be used. */
+  static final int UNUSABLE = 2;
+
+  private Main() {}
+
+  public static void main(String[] args) {
+    PrintWriter out = utf8(FileDescriptor.out);
+    PrintWriter err = utf8(FileDescriptor.err);
+    int code = run(args, out, err);
+    out.flush();
+    err.flush();
+    System.exit(code);
+  }
+
+  /** Runs a command line and returns its exit code. */
+  static int run(String[] args, PrintWriter out, PrintWriter err) {
+    return new CommandLine(new Main())
+        .setOut(out)
+        .setErr(err)
+        .setExecutionExceptionHandler(
+            (e, line, parsed) -> {
+              String message = e instanceof UnreadableProject ? e.getMessage() : "internal error: " + e;
+              line.getErr().println("hammerman: " + String.valueOf(message).replaceAll("\\s*\\R\\s*", " "));
+              return UNUSABLE;
+            })
+        .setParameterExceptionHandler(
+            (e, words) -> {
+              e.getCommandLine().getErr().println("hammerman: " + e.getMessage() + "; see --help.");
+              return UNUSABLE;
+            })
+        .execute(args);
+  }
+
+  private static PrintWriter utf8(FileDescriptor descriptor) {
+    return new PrintWriter(
+        new OutputStreamWriter(new FileOutputStream(descriptor), StandardCharsets.UTF_8));
+  }
+
+  /** What both commands take. */
+  abstract static class OnProject implements Callable<Integer> {
+    @Spec CommandSpec spec;
+
+    @Parameters(paramLabel = "FILE", description = "a project file (.hammerman or .json)")
+    Path file;
+
+    @Option(names = "--json", description = "print JSON")
+    boolean json;
+
+    @Override
+    public Integer call() throws UnreadableProject {
+      Project project = ProjectFile.read(file);
+      return report(project, Forecast.of(project.design()), spec.commandLine().getOut());
+    }
+
+    abstract int report(Project project, Forecast forecast, PrintWriter out);
+  }
+
+  /** Prints everything that is forecast. */
+  @Command(name = "predict", description = "Forecasts a project's active variant.")
+  static final class Predict extends OnProject {
+    @Override
+    int report(Project project, Forecast forecast, PrintWriter out) {
+      out.println(json ? JsonReport.full(forecast) : TextReport.full(project, forecast));
+      return FINE;
+    }
+  }
+
+  /** Prints the judgements and says by its exit code whether one is a stop. */
+  @Command(name = "check", description = "Judges a project's active variant; exit 1 on a stop.")
+  static final class Check extends OnProject {
+    @Override
+    int report(Project project, Forecast forecast, PrintWriter out) {
+      out.println(json ? JsonReport.judgements(forecast) : TextReport.judgements(forecast));
+      return TextReport.stops(forecast) > 0 ? STOPPED : FINE;
+    }
+  }
+}

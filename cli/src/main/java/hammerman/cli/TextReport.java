@@ -1,0 +1,76 @@
+package hammerman.cli;
+
+import hammerman.chain.SagPoint;
+import hammerman.finding.Judgement;
+import hammerman.finding.Severity;
+import hammerman.forecast.Forecast;
+import hammerman.forecast.Headline;
+import hammerman.forecast.Workings;
+import hammerman.project.Project;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+
+/** A forecast in words. */
+final class TextReport {
+  private TextReport() {}
+
+  static long stops(Forecast f) {
+    return f.judgements().stream().filter(j -> j.severity() == Severity.STOP).count();
+  }
+
+  static String full(Project project, Forecast f) {
+    StringBuilder text = new StringBuilder();
+    var pack = f.design().pack();
+    text.append(project.name()).append(" · ").append(project.variant().name()).append('\n');
+    line(text, "Stack", pack.series() + "S" + pack.parallel() + "P " + pack.cell().name());
+    line(text, "Voltage", figure(Headline.NOMINAL_VOLTAGE, f) + " nominal, " + figure(Headline.FULL_VOLTAGE, f) + " full");
+    line(text, "Capacity", figure(Headline.CAPACITY, f) + ", " + figure(Headline.ENERGY, f));
+    line(text, "Mass, cells", figure(Headline.MASS, f) + ", " + figure(Headline.COST, f));
+    line(text, "Duty", outcome(f) + " after " + figure(Headline.DUTY_TIME, f));
+    line(text, "Until it ends", figure(Headline.RUN_TIME, f) + range(f));
+    line(text, "Hottest", figure(Headline.PEAK_TEMPERATURE, f));
+    line(text, "Charge", figure(Headline.CHARGE_TIME, f));
+    line(text, "Life", figure(Headline.LIFE, f) + ", mostly limited by " + f.life().limit().words());
+    text.append("Sag at ")
+        .append(Figures.of(f.chain().demand().peak(), Unit.AMPERE))
+        .append(" (at once, 10 s, settled)\n");
+    for (SagPoint p : f.chain().sag()) {
+      line(
+          text,
+          "  " + Figures.of(p.soc(), Unit.PERCENT, 0),
+          Figures.fixed(p.ohmic(), 1)
+              + "  "
+              + Figures.fixed(p.tenSeconds(), 1)
+              + "  "
+              + Figures.of(p.settled(), Unit.VOLT, 1));
+    }
+    return text.append(judgements(f)).toString();
+  }
+
+  static String judgements(Forecast f) {
+    if (f.judgements().isEmpty()) {
+      return "Nothing to object to.";
+    }
+    StringBuilder text = new StringBuilder();
+    for (Judgement j : f.judgements()) {
+      text.append("%n%s: %s [%s]%n  %s%n  %s%n".formatted(j.severity().word(), j.title(), j.id(), j.why(), j.fix()));
+    }
+    return text.toString().stripTrailing();
+  }
+
+  private static String outcome(Forecast f) {
+    return f.duty().outcome().complete() ? "served" : "ends early (" + f.duty().outcome().key() + ")";
+  }
+
+  private static String range(Forecast f) {
+    return f.range() > 0 ? ", " + figure(Headline.RANGE, f) : "";
+  }
+
+  private static String figure(Headline headline, Forecast f) {
+    return Workings.figure(headline, f);
+  }
+
+  private static void line(StringBuilder text, String name, String value) {
+    text.append("%-16s%s%n".formatted(name, value));
+  }
+}

@@ -1,0 +1,38 @@
+package hammerman.chain;
+
+/**
+ * One link of the chain of ratings, at the pack's level.
+ *
+ * @param kind what it is
+ * @param name what it is called in this design
+ * @param continuous current it carries for long, A
+ * @param shortTime current it stands for the length of the hardest moment, A
+ * @param continuousReason how the first rating came about
+ * @param shortTimeReason how the second came about
+ */
+public record Link(
+    Kind kind,
+    String name,
+    double continuous,
+    double shortTime,
+    String continuousReason,
+    String shortTimeReason) {
+
+  /** The links, from the cell outwards. */
+  public enum Kind {
+    CELLS,
+    STRIP,
+    BMS,
+    FUSE,
+    WIRE,
+    MACHINE
+  }
+
+  /**
+   * Returns how much of its rating is left when the duty asks its most of it: 1 is idle, 0 is exactly
+   * at a rating, below 0 is over it.
+   */
+  public double margin(Demand demand) {
+    return 1 - Math.max(demand.continuous() / continuous, demand.peak() / shortTime);
+  }
+}

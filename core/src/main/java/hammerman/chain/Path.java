@@ -1,0 +1,77 @@
+package hammerman.chain;
+
+import hammerman.cell.CellCircuit;
+import hammerman.design.Design;
+import hammerman.guard.Bms;
+
+/**
+ * The current path of a design as resistances, without time: what a steady current does to the voltage
+ * at the machine.
+ *
+ * @param design the design
+ * @param circuit its cell's circuit
+ */
+public record Path(Design design, CellCircuit circuit) {
+
+  /** How long after a step of current the voltage is taken. */
+  public enum Settling {
+    /** At once: ohmic drop only. */
+    OHMIC,
+    /** After 10 s: the resistance R10. */
+    TEN_SECONDS,
+    /** When both RC branches have settled. */
+    SETTLED
+  }
+
+  static Path of(Design design) {
+    return new Path(design, new CellCircuit(design.pack().cell()));
+  }
+
+  /** Returns the resistance of the cells, Ω. */
+  public double cells(double soc, double kelvin, Settling settling) {
+    double cell =
+        switch (settling) {
+          case OHMIC -> circuit.ohmic(soc, kelvin);
+          case TEN_SECONDS -> circuit.r10(soc, kelvin);
+          case SETTLED -> circuit.settled(soc, kelvin);
+        };
+    return cell * design.pack().series() / design.pack().parallel();
+  }
+
+  /** Returns the resistance of everything outside the cells, Ω. */
+  public double outside(double kelvin) {
+    return design.pack().stripResistance(kelvin) + design.guard().resistance(kelvin);
+  }
+
+  /** Returns the resistance of the BMS in the discharge path, Ω; 0 if there is none. */
+  public double bms() {
+    return design.guard().protection().inDischargePath().map(Bms::resistance).orElse(0.0);
+  }
+
+  /** Returns the open-circuit voltage of the pack, V. */
+  public double openCircuit(double soc) {
+    return design.pack().series() * circuit.openCircuit(soc);
+  }
+
+  /** Returns the voltage at the machine under a current, V. */
+  public double voltage(double current, double soc, double kelvin, Settling settling) {
+    return openCircuit(soc) - current * (cells(soc, kelvin, settling) + outside(kelvin));
+  }
+
+  /** Returns the voltage of a group under a current after 10 s, V. */
+  public double groupVoltage(double current, double soc, double kelvin) {
+    return circuit.openCircuit(soc)
+        - current * circuit.r10(soc, kelvin) / design.pack().parallel();
+  }
+
+  /**
+   * Returns the current that gives a power at the machine 10 s on, A: I = (E − √(E² − 4RP)) / 2R; at
+   * the most the current of greatest power, E/2R.
+   */
+  public double currentFor(double watts, double soc, double kelvin) {
+    double e = openCircuit(soc);
+    double r = cells(soc, kelvin, Settling.TEN_SECONDS) + outside(kelvin);
+    double root = e * e - 4 * r * watts;
+    return root < 0 ? e / (2 * r) : 2 * watts / (e + Math.sqrt(root));
+  }
+}

@@ -1,0 +1,83 @@
+package hammerman.design;
+
+import hammerman.cell.CellType;
+import hammerman.duty.Duty;
+import hammerman.guard.ChargePlan;
+import hammerman.guard.Guard;
+import hammerman.guard.Protection;
+import hammerman.pack.Pack;
+
+/**
+ * A whole design: the single input of every forecast.
+ *
+ * @param duty what the pack must do
+ * @param pack what is built
+ * @param guard what protects it
+ */
+public record Design(Duty duty, Pack pack, Guard guard) {
+
+  /** Returns the charge voltage per cell, V. */
+  public double chargeVoltagePerCell() {
+    return guard.charge().voltage() / pack.series();
+  }
+
+  /**
+   * Returns this design with other counts. The charge voltage keeps its value per cell, and a BMS
+   * that matched the string goes on matching it.
+   */
+  public Design withCounts(int series, int parallel) {
+    double perCell = chargeVoltagePerCell();
+    ChargePlan charge =
+        series == pack.series()
+            ? guard.charge()
+            : guard.charge().withVoltage(rounded(perCell * series));
+    return new Design(
+        duty,
+        pack.withCounts(series, parallel),
+        guard.withCharge(charge).withProtection(following(series)));
+  }
+
+  /**
+   * Returns this design with another cell. The charge voltage keeps its offset from the cell's full
+   * voltage, and BMS voltages that suited the old cell's limits are set to the new cell's.
+   */
+  public Design withCell(CellType cell) {
+    double offset = chargeVoltagePerCell() - pack.cell().fullVoltage();
+    ChargePlan charge =
+        guard.charge().withVoltage(rounded((cell.fullVoltage() + offset) * pack.series()));
+    Protection protection =
+        guard.protection().withBms(b -> b.withVoltages(bmsCutOff(cell), bmsOver(cell)));
+    return new Design(
+        duty, pack.withCell(cell), guard.withCharge(charge).withProtection(protection));
+  }
+
+  public Design withDuty(Duty value) {
+    return new Design(value, pack, guard);
+  }
+
+  public Design withPack(Pack value) {
+    return new Design(duty, value, guard);
+  }
+
+  public Design withGuard(Guard value) {
+    return new Design(duty, pack, value);
+  }
+
+  private Protection following(int series) {
+    return guard
+        .protection()
+        .withBms(b -> b.series() == pack.series() ? b.withSeries(series) : b);
+  }
+
+  private static double bmsCutOff(CellType cell) {
+    return rounded(cell.cutOffVoltage() + 0.3);
+  }
+
+  private static double bmsOver(CellType cell) {
+    return rounded(cell.fullVoltage() + 0.05);
+  }
+
+  private static double rounded(double volts) {
+    return Math.round(volts * 1000) / 1000.0;
+  }
+}

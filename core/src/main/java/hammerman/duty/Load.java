@@ -1,0 +1,65 @@
+package hammerman.duty;
+
+import java.util.List;
+
+/**
+ * What is asked of the pack over time: steps in order, the whole repeated.
+ *
+ * @param steps the steps of one round
+ * @param rounds how often they are gone through, 1 or more
+ */
+public record Load(List<Step> steps, int rounds) {
+  /** The longest load that is simulated, s: 30 days. */
+  public static final double LONGEST = 30 * 86400.0;
+
+  public Load {
+    steps = List.copyOf(steps);
+    if (steps.isEmpty() || rounds < 1) {
+      throw new IllegalArgumentException(
+          "a load needs a step and a round, not " + steps.size() + " and " + rounds);
+    }
+  }
+
+  /** Returns a load of one constant current, A, for a time, s. */
+  public static Load current(double amperes, double duration) {
+    return new Load(List.of(new Step(new Current(amperes), duration, 0)), 1);
+  }
+
+  /** Returns a load of one constant power at the machine, W, for a time, s. */
+  public static Load power(double watts, double duration) {
+    return new Load(List.of(new Step(new Power(watts), duration, 0)), 1);
+  }
+
+  /** Returns the time of one round, s. */
+  public double roundDuration() {
+    return steps.stream().mapToDouble(Step::duration).sum();
+  }
+
+  /** Returns the time of all rounds, s. */
+  public double duration() {
+    return roundDuration() * rounds;
+  }
+
+  /** Returns the same load gone through {@code value} times. */
+  public Load withRounds(int value) {
+    return new Load(steps, value);
+  }
+
+  /** What a step holds constant. Discharge is positive. */
+  public sealed interface Demand {}
+
+  /** A constant battery current, A. */
+  public record Current(double amperes) implements Demand {}
+
+  /** A constant power at the machine's terminals, W. */
+  public record Power(double watts) implements Demand {}
+
+  /**
+   * One demand held for a time.
+   *
+   * @param demand what is held
+   * @param duration how long, s
+   * @param speed how fast the machine moves, m/s
+   */
+  public record Step(Demand demand, double duration, double speed) {}
+}

@@ -1,0 +1,45 @@
+package hammerman.duty;
+
+import hammerman.unit.In;
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+
+/**
+ * The air around the pack.
+ *
+ * @param coldestInUse lowest temperature at which it must work, K
+ * @param hottestInUse highest temperature at which it must work, K
+ * @param coldestCharging lowest temperature at which it is charged, K
+ * @param storage mean temperature of the place where it waits, K
+ */
+public record Surroundings(
+    @In(Unit.CELSIUS) double coldestInUse,
+    @In(Unit.CELSIUS) double hottestInUse,
+    @In(Unit.CELSIUS) double coldestCharging,
+    @In(Unit.CELSIUS) double storage) {
+  private static final double LOWEST = 223.15;
+  private static final double HIGHEST = 353.15;
+
+  public Surroundings {
+    Valid.range("Coldest in use", coldestInUse, LOWEST, HIGHEST, Unit.CELSIUS);
+    Valid.range("Hottest in use", hottestInUse, coldestInUse, HIGHEST, Unit.CELSIUS);
+    Valid.range("Coldest when charging", coldestCharging, LOWEST, HIGHEST, Unit.CELSIUS);
+    Valid.range("Storage temperature", storage, LOWEST, HIGHEST, Unit.CELSIUS);
+  }
+
+  public Surroundings withColdestInUse(double value) {
+    return new Surroundings(value, hottestInUse, coldestCharging, storage);
+  }
+
+  public Surroundings withHottestInUse(double value) {
+    return new Surroundings(coldestInUse, value, coldestCharging, storage);
+  }
+
+  public Surroundings withColdestCharging(double value) {
+    return new Surroundings(coldestInUse, hottestInUse, value, storage);
+  }
+
+  public Surroundings withStorage(double value) {
+    return new Surroundings(coldestInUse, hottestInUse, coldestCharging, value);
+  }
+}

@@ -1,0 +1,171 @@
+package hammerman.forecast;
+
+import hammerman.chain.Chain;
+import hammerman.design.Design;
+import hammerman.duty.Load;
+import hammerman.finding.Judgement;
+import hammerman.judgement.Case;
+import hammerman.judgement.Judge;
+import hammerman.life.Conditions;
+import hammerman.life.LifeForecast;
+import hammerman.simulation.Charge;
+import hammerman.simulation.Discharge;
+import hammerman.simulation.Run;
+import hammerman.simulation.Trace;
+import java.util.List;
+
+/**
+ * Every result for one design, each computed from it alone. The same design always gives the same
+ * forecast; a forecast is stale when its design differs from the one at hand.
+ *
+ * @param chain ratings, demands and sag; holds the design
+ * @param duty the duty asked for, from the charge ceiling, in the hottest air
+ * @param onward the same load gone on with until the pack ends it
+ * @param thermal temperatures of the lumped pack
+ * @param charge a charge from where the duty ends
+ * @param life ageing under the duty and the habits
+ * @param otherCeilings the same with other charge ceilings, highest first
+ * @param judgements what is wrong or risky, worst first
+ */
+public record Forecast(
+    Chain chain,
+    Run duty,
+    Run onward,
+    Thermal thermal,
+    Charge charge,
+    LifeForecast life,
+    List<CeilingLife> otherCeilings,
+    List<Judgement> judgements) {
+
+  /** Charge ceilings that are compared. */
+  private static final List<Double> CEILINGS = List.of(1.0, 0.9, 0.8);
+
+  /**
+   * Life with another charge ceiling and the same duty.
+   *
+   * @param ceiling state of charge after a charge, 0 to 1
+   * @param serves whether the duty still fits above empty
+   * @param life the ageing then
+   */
+  public record CeilingLife(double ceiling, boolean serves, LifeForecast life) {}
+
+  public Forecast {
+    otherCeilings = List.copyOf(otherCeilings);
+    judgements = List.copyOf(judgements);
+  }
+
+  /** Works out everything for a design. About 3 ms for three hours of duty. */
+  public static Forecast of(Design design) {
+    Chain chain = Chain.of(design);
+    Run duty = dutyRun(chain).run();
+    return new Forecast(
+        chain,
+        duty,
+        onward(chain, duty),
+        Thermal.of(chain),
+        Charge.of(design, duty.endSoc(), chargingAir(design)),
+        life(chain, duty, chain.ceiling()),
+        otherCeilings(chain, duty),
+        Judge.judge(new Case(chain, duty)));
+  }
+
+  /** Judges a design with the duty run in coarse steps (s); for trying many designs. */
+  static List<Judgement> glance(Chain chain, double step) {
+    return Judge.judge(new Case(chain, dutyRun(chain).withStep(step).run()));
+  }
+
+  /** Returns the design this forecast is of. */
+  public Design design() {
+    return chain.design();
+  }
+
+  /** Returns the way the pack goes until it ends, m; 0 for a duty without speed. */
+  public double range() {
+    return onward.totals().distance();
+  }
+
+  private static Discharge dutyRun(Chain chain) {
+    Design design = chain.design();
+    return Discharge.of(
+        design,
+        design.duty().task().load(),
+        chain.ceiling(),
+        design.duty().surroundings().hottestInUse());
+  }
+
+  /** The duty's load repeated well past the energy there is, so that the pack ends it. */
+  private static Run onward(Chain chain, Run duty) {
+    Design design = chain.design();
+    if (!duty.outcome().complete()) {
+      return duty;
+    }
+    Load load = design.duty().task().load();
+    double used = chain.ceiling() - duty.endSoc();
+    double longest = Math.max(1, Math.floor(Load.LONGEST / load.roundDuration()));
+    double rounds =
+        used > 0.001 ? Math.ceil(1.3 * load.rounds() * chain.ceiling() / used) + 1 : longest;
+    return Discharge.of(
+            design,
+            load.withRounds((int) Math.min(rounds, longest)),
+            chain.ceiling(),
+            design.duty().surroundings().hottestInUse())
+        .run();
+  }
+
+  /** Charging is forecast at the coldest charging, or the cell's own limit if that is warmer. */
+  private static double chargingAir(Design design) {
+    return Math.max(
+        design.duty().surroundings().coldestCharging(),
+        design.pack().cell().temperatures().chargeLowest());
+  }
+
+  /** The usual ceilings other than the chosen one. */
+  private static List<CeilingLife> otherCeilings(Chain chain, Run duty) {
+    double used = chain.ceiling() - duty.endSoc();
+    return CEILINGS.stream()
+        .filter(c -> Math.abs(c - chain.ceiling()) > 0.03)
+        .map(c -> new CeilingLife(c, c - used > 0, life(chain, duty, c)))
+        .toList();
+  }
+
+  private static LifeForecast life(Chain chain, Run duty, double ceiling) {
+    Design design = chain.design();
+    var air = design.duty().surroundings();
+    var habits = design.duty().habits();
+    var circuit = chain.path().circuit();
+    double high = ceiling;
+    double low = Math.clamp(ceiling - (chain.ceiling() - duty.endSoc()), 0, high);
+    double storage = Math.min(habits.storageSoc(), ceiling);
+    double inUse = 0.5 * (air.coldestInUse() + air.hottestInUse()) + meanRise(duty, air.hottestInUse());
+    double useShare = Math.min(1, habits.cycles() * duty.endTime());
+    double hours = Math.max(duty.endTime() / 3600, 1e-3);
+    double mean = circuit.meanOpenCircuit(low, high);
+    return LifeForecast.of(
+        design.pack().cell().chemistry(),
+        new Conditions(
+            List.of(
+                new Conditions.Rest(useShare, mean, 0.5 * (low + high), inUse),
+                new Conditions.Rest(
+                    1 - useShare,
+                    circuit.openCircuit(storage),
+                    storage,
+                    air.storage())),
+            new Conditions.Cycling(
+                habits.cycles() * 86400,
+                high - low,
+                mean,
+                0.5 * (low + high),
+                inUse,
+                (high - low) / hours)),
+        habits.endOfLife());
+  }
+
+  private static double meanRise(Run run, double ambient) {
+    Trace trace = run.trace();
+    double sum = 0;
+    for (int k = 0; k < trace.size(); k++) {
+      sum += trace.at(Trace.Channel.TEMPERATURE, k) - ambient;
+    }
+    return trace.size() == 0 ? 0 : sum / trace.size();
+  }
+}

@@ -1,0 +1,25 @@
+package hammerman.forecast;
+
+/** The figures whose working can be shown. */
+public enum Headline {
+  NOMINAL_VOLTAGE,
+  FULL_VOLTAGE,
+  CAPACITY,
+  ENERGY,
+  MASS,
+  COST,
+  CONTINUOUS_CURRENT,
+  CURRENT_PER_CELL,
+  SAG,
+  FUSE_WINDOW,
+  SHORT_CIRCUIT,
+  WIRE_AMPACITY,
+  DUTY_TIME,
+  RUN_TIME,
+  RANGE,
+  PEAK_TEMPERATURE,
+  SETTLED_TEMPERATURE,
+  CHARGE_TIME,
+  CHARGE_CEILING,
+  LIFE
+}

@@ -1,0 +1,114 @@
+package hammerman.guard;
+
+import hammerman.unit.In;
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+
+/**
+ * A battery management system.
+ *
+ * @param series groups it watches
+ * @param continuousCurrent discharge it carries for long, A
+ * @param overCurrent threshold at which it trips, A
+ * @param overCurrentDelay time above the threshold before it trips, s
+ * @param chargeCurrent highest charge current, A; also caps regeneration
+ * @param cutOffVoltage group voltage at which it opens on discharge, V
+ * @param overVoltage group voltage at which it opens on charge, V
+ * @param resistance of both MOSFET banks in the path, Ω
+ */
+public record Bms(
+    int series,
+    @In(Unit.AMPERE) double continuousCurrent,
+    @In(Unit.AMPERE) double overCurrent,
+    @In(Unit.SECOND) double overCurrentDelay,
+    @In(Unit.AMPERE) double chargeCurrent,
+    @In(Unit.VOLT) double cutOffVoltage,
+    @In(Unit.VOLT) double overVoltage,
+    @In(Unit.MILLIOHM) double resistance) {
+
+  public Bms {
+    Valid.count("BMS series count", series, 1, 250);
+    Valid.range("BMS continuous current", continuousCurrent, 0.1, 5000, Unit.AMPERE);
+    Valid.range("BMS over-current threshold", overCurrent, 0.1, 10_000, Unit.AMPERE);
+    Valid.range("BMS over-current delay", overCurrentDelay, 0, 600, Unit.SECOND);
+    Valid.range("BMS charge current", chargeCurrent, 0, 5000, Unit.AMPERE);
+    Valid.range("BMS cut-off voltage", cutOffVoltage, 0.5, 5, Unit.VOLT);
+    Valid.range("BMS over-voltage", overVoltage, 0.6, 6, Unit.VOLT);
+    Valid.above("BMS over-voltage", overVoltage, "its cut-off voltage", cutOffVoltage, Unit.VOLT);
+    Valid.range("BMS resistance", resistance, 0, 1, Unit.MILLIOHM);
+  }
+
+  public Bms withSeries(int value) {
+    return new Bms(
+        value,
+        continuousCurrent,
+        overCurrent,
+        overCurrentDelay,
+        chargeCurrent,
+        cutOffVoltage,
+        overVoltage,
+        resistance);
+  }
+
+  public Bms withContinuousCurrent(double value) {
+    return new Bms(
+        series,
+        value,
+        overCurrent,
+        overCurrentDelay,
+        chargeCurrent,
+        cutOffVoltage,
+        overVoltage,
+        resistance);
+  }
+
+  /** Returns this BMS with another over-current threshold (A) and delay (s). */
+  public Bms withTrip(double threshold, double delay) {
+    return new Bms(
+        series,
+        continuousCurrent,
+        threshold,
+        delay,
+        chargeCurrent,
+        cutOffVoltage,
+        overVoltage,
+        resistance);
+  }
+
+  public Bms withChargeCurrent(double value) {
+    return new Bms(
+        series,
+        continuousCurrent,
+        overCurrent,
+        overCurrentDelay,
+        value,
+        cutOffVoltage,
+        overVoltage,
+        resistance);
+  }
+
+  /** Returns this BMS with other group voltages (V) at which it opens. */
+  public Bms withVoltages(double cutOff, double over) {
+    return new Bms(
+        series,
+        continuousCurrent,
+        overCurrent,
+        overCurrentDelay,
+        chargeCurrent,
+        cutOff,
+        over,
+        resistance);
+  }
+
+  public Bms withResistance(double value) {
+    return new Bms(
+        series,
+        continuousCurrent,
+        overCurrent,
+        overCurrentDelay,
+        chargeCurrent,
+        cutOffVoltage,
+        overVoltage,
+        value);
+  }
+}

@@ -1,0 +1,37 @@
+package hammerman.judgement;
+
+import hammerman.cell.CellType;
+import hammerman.chain.Chain;
+import hammerman.design.Design;
+import hammerman.duty.Duty;
+import hammerman.guard.Guard;
+import hammerman.pack.Pack;
+import hammerman.simulation.Run;
+
+/**
+ * What a rule looks at.
+ *
+ * @param chain the chain of ratings, with its design
+ * @param duty the duty, run from the charge ceiling in the hottest air
+ */
+public record Case(Chain chain, Run duty) {
+  Design design() {
+    return chain.design();
+  }
+
+  Duty asked() {
+    return design().duty();
+  }
+
+  Pack pack() {
+    return design().pack();
+  }
+
+  CellType cell() {
+    return pack().cell();
+  }
+
+  Guard guard() {
+    return design().guard();
+  }
+}

@@ -1,0 +1,148 @@
+package hammerman.life;
+
+import hammerman.cell.Chemistry;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How long the capacity lasts, with a band.
+ *
+ * @param conditions what was assumed
+ * @param years until the end of life, in years; the horizon if it is not reached
+ * @param yearsLow the same with 30 % more loss
+ * @param yearsHigh the same with 30 % less loss
+ * @param equivalentFullCycles until then
+ * @param calendarShare share of the loss at the end that comes from time alone, 0 to 1
+ * @param resistanceGrowth growth of the resistance at the end, as a fraction, where known
+ * @param limit what ends it
+ * @param endOfLife share of the first capacity at which it counts as worn, 0 to 1
+ * @param curve capacity over the years
+ * @param source papers used
+ * @param validity their range
+ * @param extrapolated whether the conditions lie outside that range
+ * @param indicative whether the law is only a likeness
+ */
+public record LifeForecast(
+    Conditions conditions,
+    double years,
+    double yearsLow,
+    double yearsHigh,
+    double equivalentFullCycles,
+    double calendarShare,
+    OptionalDouble resistanceGrowth,
+    Limit limit,
+    double endOfLife,
+    List<Point> curve,
+    String source,
+    String validity,
+    boolean extrapolated,
+    boolean indicative) {
+
+  /** Band of the loss, as a share of it, on either side. */
+  public static final double BAND = 0.30;
+
+  /** The longest life that is forecast, years. */
+  public static final double HORIZON = 30;
+
+  private static final double STEP_DAYS = 7;
+  private static final double DAYS_PER_YEAR = 365.25;
+
+  public LifeForecast {
+    curve = List.copyOf(curve);
+  }
+
+  /** What takes most of the capacity. */
+  public enum Limit {
+    CALENDAR("time"),
+    CYCLING("cycling"),
+    HORIZON("none within the horizon");
+
+    private final String words;
+
+    Limit(String words) {
+      this.words = words;
+    }
+
+    /** Returns the limit in words. */
+    public String words() {
+      return words;
+    }
+  }
+
+  /**
+   * Capacity at one time.
+   *
+   * @param years since new
+   * @param calendarLoss fraction lost to time
+   * @param cycleLoss fraction lost to cycling
+   */
+  public record Point(double years, double calendarLoss, double cycleLoss) {
+    /** Returns the fraction lost. */
+    public double loss() {
+      return calendarLoss + cycleLoss;
+    }
+  }
+
+  /**
+   * Forecasts a life under unchanging conditions.
+   *
+   * @param chemistry of the cells
+   * @param conditions of use
+   * @param endOfLife share of the first capacity at which it counts as worn, 0 to 1
+   */
+  public static LifeForecast of(Chemistry chemistry, Conditions conditions, double endOfLife) {
+    AgeingLaw law = AgeingLaw.of(chemistry);
+    double allowed = 1 - endOfLife;
+    List<Point> curve = new ArrayList<>();
+    curve.add(new Point(0, 0, 0));
+    Wear wear = Wear.NEW;
+    Wear atEnd = null;
+    double years = 0;
+    while (years < HORIZON && wear.loss() < allowed / (1 - BAND)) {
+      wear = wear.advance(law, conditions, STEP_DAYS);
+      years += STEP_DAYS / DAYS_PER_YEAR;
+      curve.add(new Point(years, wear.calendar(), wear.cycle()));
+      if (atEnd == null && wear.loss() >= allowed) {
+        atEnd = wear;
+      }
+    }
+    Wear last = atEnd == null ? wear : atEnd;
+    double end = crossing(curve, allowed);
+    return new LifeForecast(
+        conditions,
+        end,
+        crossing(curve, allowed / (1 + BAND)),
+        crossing(curve, allowed / (1 - BAND)),
+        conditions.cycling().equivalentCyclesPerDay() * end * DAYS_PER_YEAR,
+        last.loss() > 0 ? last.calendar() / last.loss() : 1,
+        law.knowsResistance() ? OptionalDouble.of(last.resistance()) : OptionalDouble.empty(),
+        limit(atEnd),
+        endOfLife,
+        curve,
+        law.source(),
+        law.validity(),
+        law.extrapolates(conditions),
+        law.indicative());
+  }
+
+  private static Limit limit(@Nullable Wear atEnd) {
+    if (atEnd == null) {
+      return Limit.HORIZON;
+    }
+    return atEnd.calendar() >= atEnd.cycle() ? Limit.CALENDAR : Limit.CYCLING;
+  }
+
+  /** Years at which the loss crosses a level, straight between points; the horizon if never. */
+  private static double crossing(List<Point> curve, double level) {
+    for (int k = 1; k < curve.size(); k++) {
+      Point b = curve.get(k);
+      if (b.loss() >= level) {
+        Point a = curve.get(k - 1);
+        return a.years() + (b.years() - a.years()) * (level - a.loss()) / (b.loss() - a.loss());
+      }
+    }
+    return HORIZON;
+  }
+}

@@ -1,0 +1,8 @@
+/**
+ * Small numerical doors used by the models: the shape-preserving curve and a bracketed root. No
+ * physics here.
+ */
+@NullMarked
+package hammerman.numeric;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,114 @@
+package hammerman.pack;
+
+import hammerman.cell.CellType;
+import hammerman.unit.Valid;
+
+/**
+ * What is built: groups of {@code parallel} cells, {@code series} groups in a string.
+ *
+ * @param cell the cell type of every cell
+ * @param series groups in series, 1 to {@value #MOST_SERIES}
+ * @param parallel cells in a group, 1 to {@value #MOST_PARALLEL}
+ * @param strip what joins them
+ * @param cooling how the box sheds heat
+ */
+public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling cooling) {
+  /** The longest string handled. */
+  public static final int MOST_SERIES = 250;
+
+  /** The largest group handled. */
+  public static final int MOST_PARALLEL = 500;
+
+  /**
+   * Strip, insulation, holders, leads and box as a share of the cells' mass; typical for hand-built
+   * packs.
+   */
+  public static final double BUILD_MASS_SHARE = 0.12;
+
+  /** Clearance between the cells and the outside of the box, m; typical. */
+  private static final double WALL = 5e-3;
+
+  public Pack {
+    Valid.count("Series count", series, 1, MOST_SERIES);
+    Valid.count("Parallel count", parallel, 1, MOST_PARALLEL);
+  }
+
+  /** Returns the number of cells. */
+  public int cells() {
+    return series * parallel;
+  }
+
+  /** Returns the mass with strip, insulation and leads, kg. */
+  public double mass() {
+    return cells() * cell.mass() * (1 + BUILD_MASS_SHARE);
+  }
+
+  /** Returns the price of the cells, in the user's currency. */
+  public double cost() {
+    return cells() * cell.price();
+  }
+
+  /** Returns the printed voltage, V. */
+  public double nominalVoltage() {
+    return series * cell.nominalVoltage();
+  }
+
+  /** Returns the voltage with every cell at its full voltage, V. */
+  public double fullVoltage() {
+    return series * cell.fullVoltage();
+  }
+
+  /** Returns the voltage with every cell at its cut-off, V. */
+  public double cutOffVoltage() {
+    return series * cell.cutOffVoltage();
+  }
+
+  /** Returns the rated capacity, Ah. */
+  public double capacity() {
+    return parallel * cell.capacity();
+  }
+
+  /** Returns the rated energy, J: nominal voltage x rated capacity. */
+  public double energy() {
+    return nominalVoltage() * capacity() * 3600;
+  }
+
+  /**
+   * Returns the resistance of the strips from group to group at a temperature (K), Ω: one strip per
+   * cell and link, one pitch long, {@code series} links with the two ends counted as one.
+   */
+  public double stripResistance(double kelvin) {
+    return series * strip.resistance(cell.format().pitch(), kelvin) / parallel;
+  }
+
+  /** Returns the heat capacity of the cells, J/K. */
+  public double heatCapacity() {
+    return cells() * cell.mass() * cell.specificHeat();
+  }
+
+  /**
+   * Returns the outside of a plain box around the cells, m²: one layer, square floor, close packing,
+   * 5 mm of wall. An estimate until the pack is fitted.
+   */
+  public double surface() {
+    double side = Math.sqrt(cells() * cell.format().packedFootprint()) + 2 * WALL;
+    double height = cell.format().height() + 2 * WALL;
+    return 2 * side * side + 4 * side * height;
+  }
+
+  public Pack withCell(CellType value) {
+    return new Pack(value, series, parallel, strip, cooling);
+  }
+
+  public Pack withCounts(int newSeries, int newParallel) {
+    return new Pack(cell, newSeries, newParallel, strip, cooling);
+  }
+
+  public Pack withStrip(Strip value) {
+    return new Pack(cell, series, parallel, value, cooling);
+  }
+
+  public Pack withCooling(Cooling value) {
+    return new Pack(cell, series, parallel, strip, value);
+  }
+}

@@ -1,0 +1,96 @@
+package hammerman.project;
+
+import hammerman.design.Design;
+import hammerman.duty.Duty;
+import hammerman.guard.Guard;
+import hammerman.pack.Pack;
+import hammerman.unit.InvalidValue;
+import hammerman.unit.Valid;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A project: one duty, and one or more variants that try to serve it.
+ *
+ * @param name what it is called
+ * @param notes free text
+ * @param duty what the pack must do; shared by all variants
+ * @param variants designs tried, at least one
+ * @param active index of the variant being worked on
+ */
+public record Project(
+    String name, String notes, Duty duty, List<Variant> variants, int active) {
+
+  /** The most variants in one project. */
+  public static final int MOST_VARIANTS = 100;
+
+  public Project {
+    Valid.text("Project name", name);
+    variants = List.copyOf(variants);
+    Valid.count("Variants", variants.size(), 1, MOST_VARIANTS);
+    Valid.count("Active variant", active, 0, variants.size() - 1);
+    if (notes.length() > 100_000) {
+      throw new InvalidValue(
+          "Notes", notes.length() + " characters long", "100000 fit", "Shorten them.");
+    }
+  }
+
+  /**
+   * One way to serve the duty.
+   *
+   * @param name what it is called
+   * @param pack what is built
+   * @param guard what protects it
+   */
+  public record Variant(String name, Pack pack, Guard guard) {
+    public Variant {
+      Valid.text("Variant name", name);
+    }
+  }
+
+  /** Returns the variant being worked on. */
+  public Variant variant() {
+    return variants.get(active);
+  }
+
+  /** Returns the design being worked on. */
+  public Design design() {
+    return new Design(duty, variant().pack(), variant().guard());
+  }
+
+  /** Returns this project with its active variant and duty taken from a design. */
+  public Project withDesign(Design design) {
+    List<Variant> changed = new ArrayList<>(variants);
+    changed.set(active, new Variant(variant().name(), design.pack(), design.guard()));
+    return new Project(name, notes, design.duty(), changed, active);
+  }
+
+  public Project withName(String value) {
+    return new Project(value, notes, duty, variants, active);
+  }
+
+  public Project withActive(int value) {
+    return new Project(name, notes, duty, variants, value);
+  }
+
+  /** Returns this project with a copy of the active variant added and made active. */
+  public Project plusVariant(String variantName) {
+    List<Variant> more = new ArrayList<>(variants);
+    more.add(new Variant(variantName, variant().pack(), variant().guard()));
+    return new Project(name, notes, duty, more, more.size() - 1);
+  }
+
+  /** Returns this project with the active variant renamed. */
+  public Project withVariantName(String value) {
+    List<Variant> changed = new ArrayList<>(variants);
+    changed.set(active, new Variant(value, variant().pack(), variant().guard()));
+    return new Project(name, notes, duty, changed, active);
+  }
+
+  /** Returns this project without the active variant; at least one other must be left. */
+  public Project minusVariant() {
+    List<Variant> fewer = new ArrayList<>(variants);
+    fewer.remove(active);
+    return new Project(name, notes, duty, fewer, Math.max(0, active - 1));
+  }
+}

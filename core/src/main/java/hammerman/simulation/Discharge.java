@@ -1,0 +1,79 @@
+package hammerman.simulation;
+
+import hammerman.design.Design;
+import hammerman.duty.Load;
+import hammerman.pack.Pack;
+
+/**
+ * A discharge to be run: a pack, a load and where it starts.
+ *
+ * <p>Valid for cells that are all alike. Cost: about 0.2 ms for an hour in steps of 1 s.
+ */
+public final class Discharge {
+  /** The most samples a run keeps; longer loads take longer steps. */
+  private static final int MOST_STEPS = 14_400;
+
+  private final Pack pack;
+  private final double leadResistance;
+  private final Stops stops;
+  private final Load load;
+  private final double startSoc;
+  private final double ambient;
+  private final double step;
+
+  private Discharge(
+      Pack pack,
+      double leadResistance,
+      Stops stops,
+      Load load,
+      double startSoc,
+      double ambient,
+      double step) {
+    this.pack = pack;
+    this.leadResistance = leadResistance;
+    this.stops = stops;
+    this.load = load;
+    this.startSoc = startSoc;
+    this.ambient = ambient;
+    this.step = step;
+  }
+
+  /**
+   * A discharge of a design with everything that can end it.
+   *
+   * @param startSoc state of charge at the start, 0 to 1
+   * @param ambient air temperature, K
+   */
+  public static Discharge of(Design design, Load load, double startSoc, double ambient) {
+    return new Discharge(
+        design.pack(),
+        design.guard().resistance(ambient),
+        Stops.of(design),
+        load,
+        startSoc,
+        ambient,
+        stepFor(load));
+  }
+
+  /** A discharge of the bare pack: no leads, and nothing ends it but an empty cell. */
+  public static Discharge bare(Pack pack, Load load, double startSoc, double ambient) {
+    return new Discharge(pack, 0, Stops.NONE, load, startSoc, ambient, stepFor(load));
+  }
+
+  /** Returns the same discharge in steps of at most {@code seconds}. */
+  public Discharge withStep(double seconds) {
+    if (!(seconds > 0)) {
+      throw new IllegalArgumentException("step must be above 0 s, not " + seconds);
+    }
+    return new Discharge(pack, leadResistance, stops, load, startSoc, ambient, seconds);
+  }
+
+  /** Runs it to its end. */
+  public Run run() {
+    return new Course(pack, leadResistance, stops, load, startSoc, ambient, step).run();
+  }
+
+  private static double stepFor(Load load) {
+    return Math.max(1, Math.ceil(load.duration() / MOST_STEPS));
+  }
+}

@@ -1,0 +1,74 @@
+package hammerman.simulation;
+
+/**
+ * The result of a discharge.
+ *
+ * @param outcome how it ended
+ * @param endTime when, s
+ * @param endSoc state of charge then, 0 to 1
+ * @param totals what flowed
+ * @param extremes the highest and lowest values met
+ * @param trace the run over time
+ */
+public record Run(
+    Outcome outcome,
+    double endTime,
+    double endSoc,
+    Totals totals,
+    Extremes extremes,
+    Trace trace) {
+
+  /**
+   * What flowed over a run. Charge in Ah, energies in J, distance in m.
+   *
+   * @param delivered charge out of the pack
+   * @param regenerated charge back into it
+   * @param energyOut energy into the machine
+   * @param energyBack energy from the machine
+   * @param chemical net energy taken from the cells' open-circuit voltage
+   * @param cellHeat heat made in the cells
+   * @param pathHeat heat made in strips, leads, fuse and BMS
+   * @param refused braking energy that could not be taken back
+   * @param withheld energy asked for above the machine's current limit
+   * @param distance way covered
+   */
+  public record Totals(
+      double delivered,
+      double regenerated,
+      double energyOut,
+      double energyBack,
+      double chemical,
+      double cellHeat,
+      double pathHeat,
+      double refused,
+      double withheld,
+      double distance) {
+
+    /** Returns the energy balance error as a share of the chemical energy; 0 when exact. */
+    public double imbalance() {
+      double out = energyOut - energyBack + cellHeat + pathHeat;
+      return (chemical - out) / Math.max(1, Math.abs(chemical));
+    }
+
+    /** Returns all heat, J. */
+    public double heat() {
+      return cellHeat + pathHeat;
+    }
+  }
+
+  /**
+   * Extremes of a run.
+   *
+   * @param lowestVoltage at the machine, V
+   * @param lowestVoltageTime when, s
+   * @param peakCurrent A
+   * @param peakPower W
+   * @param peakTemperature of the cells, K
+   */
+  public record Extremes(
+      double lowestVoltage,
+      double lowestVoltageTime,
+      double peakCurrent,
+      double peakPower,
+      double peakTemperature) {}
+}

@@ -1,0 +1,85 @@
+package hammerman.unit;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+
+/** Writes figures: three significant digits by default, a real minus, a space before the unit. */
+public final class Figures {
+  private static final MathContext THREE = new MathContext(3, RoundingMode.HALF_UP);
+
+  private Figures() {}
+
+  /** Writes a value in the core's unit, shown in {@code unit}, with three significant digits. */
+  public static String of(double core, Unit unit) {
+    return withUnit(number(unit.fromCore(core)), unit);
+  }
+
+  /** Writes a value in the core's unit with a fixed number of decimals, shown in {@code unit}. */
+  public static String of(double core, Unit unit, int decimals) {
+    return withUnit(fixed(unit.fromCore(core), decimals), unit);
+  }
+
+  /** Writes a value with as many digits as it has, to nine significant, for limits and fields. */
+  public static String exact(double core, Unit unit) {
+    return withUnit(plain(unit.fromCore(core)), unit);
+  }
+
+  /** Writes a plain number with three significant digits; never in exponent form. */
+  public static String number(double value) {
+    if (!Double.isFinite(value)) {
+      return value > 0 ? "∞" : "–";
+    }
+    if (Math.abs(value) >= 999.5) {
+      BigDecimal whole = new BigDecimal(value).round(new MathContext(4, RoundingMode.HALF_UP));
+      return minus(whole.setScale(0, RoundingMode.HALF_UP).toPlainString());
+    }
+    BigDecimal rounded = new BigDecimal(value).round(THREE);
+    if (Math.abs(value) < 5e-7) {
+      return "0";
+    }
+    int decimals = Math.max(0, Math.min(6, 2 - (int) Math.floor(Math.log10(rounded.abs().doubleValue()))));
+    return minus(rounded.setScale(decimals, RoundingMode.HALF_UP).toPlainString());
+  }
+
+  /** Writes a plain number with a fixed number of decimals. */
+  public static String fixed(double value, int decimals) {
+    if (!Double.isFinite(value)) {
+      return number(value);
+    }
+    String text = new BigDecimal(value).setScale(decimals, RoundingMode.HALF_UP).toPlainString();
+    return minus(text.matches("-0(\\.0*)?") ? text.substring(1) : text);
+  }
+
+  /** Writes a plain number with up to nine significant digits and no trailing zeros. */
+  public static String plain(double value) {
+    if (value == 0 || !Double.isFinite(value)) {
+      return value == 0 ? "0" : number(value);
+    }
+    BigDecimal rounded = new BigDecimal(value).round(new MathContext(9, RoundingMode.HALF_UP));
+    return minus(rounded.stripTrailingZeros().toPlainString());
+  }
+
+  /** Writes a duration in the largest fitting units: "45 s", "12 min", "3 h 20 min". */
+  public static String duration(double seconds) {
+    if (!Double.isFinite(seconds)) {
+      return "never";
+    }
+    if (seconds < 90) {
+      return number(seconds) + " s";
+    }
+    long minutes = Math.round(seconds / 60);
+    if (minutes < 90) {
+      return minutes + " min";
+    }
+    return minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + minutes % 60 + " min");
+  }
+
+  private static String withUnit(String number, Unit unit) {
+    return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
+  }
+
+  private static String minus(String text) {
+    return text.startsWith("-") ? "−" + text.substring(1) : text;
+  }
+}
