@@ -103,9 +103,7 @@ final class Walk {
     int w = (int) image.getWidth();
     int h = (int) image.getHeight();
     int[] pixels = new int[w * h];
-    image
-        .getPixelReader()
-        .getPixels(0, 0, w, h, PixelFormat.getIntArgbInstance(), pixels, 0, w);
+    image.getPixelReader().getPixels(0, 0, w, h, PixelFormat.getIntArgbInstance(), pixels, 0, w);
     BufferedImage out = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
     out.setRGB(0, 0, w, h, pixels, 0, w);
     try {

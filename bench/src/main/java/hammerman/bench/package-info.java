@@ -1,6 +1,6 @@
 /**
- * Speed of the models and of the whole program; measured, never asserted in tests. Start with {@link
- * hammerman.bench.Main}.
+ * Speed of the models and of the whole program; measured, never asserted in tests. Start with
+ * {@link hammerman.bench.Main}.
  */
 @NullMarked
 package hammerman.bench;

@@ -70,7 +70,8 @@ final class JsonReport {
             .put("lowestVoltage_V", figure(run.extremes().lowestVoltage()))
             .put("peakCurrent_A", figure(run.extremes().peakCurrent()))
             .put(
-                "peakTemperature_C", figure(Unit.CELSIUS.fromCore(run.extremes().peakTemperature())))
+                "peakTemperature_C",
+                figure(Unit.CELSIUS.fromCore(run.extremes().peakTemperature())))
             .put("endSoc", figure(run.endSoc()));
     return run.totals().distance() > 0
         ? node.put("distance_km", figure(Unit.KILOMETRE.fromCore(run.totals().distance())))
@@ -94,9 +95,7 @@ final class JsonReport {
 
   private static ObjectNode thermal(Forecast f) {
     ObjectNode node =
-        NODES
-            .objectNode()
-            .put("settled_C", figure(Unit.CELSIUS.fromCore(f.thermal().settled())));
+        NODES.objectNode().put("settled_C", figure(Unit.CELSIUS.fromCore(f.thermal().settled())));
     OptionalDouble limit = f.thermal().timeToLimit();
     return limit.isPresent()
         ? node.put("timeToLimit_s", figure(limit.getAsDouble()))

@@ -53,8 +53,10 @@ public final class Main {
         .setErr(err)
         .setExecutionExceptionHandler(
             (e, line, parsed) -> {
-              String message = e instanceof UnreadableProject ? e.getMessage() : "internal error: " + e;
-              line.getErr().println("hammerman: " + String.valueOf(message).replaceAll("\\s*\\R\\s*", " "));
+              String message =
+                  e instanceof UnreadableProject ? e.getMessage() : "internal error: " + e;
+              line.getErr()
+                  .println("hammerman: " + String.valueOf(message).replaceAll("\\s*\\R\\s*", " "));
               return UNUSABLE;
             })
         .setParameterExceptionHandler(

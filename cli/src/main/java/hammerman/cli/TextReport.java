@@ -23,14 +23,21 @@ final class TextReport {
     var pack = f.design().pack();
     text.append(project.name()).append(" · ").append(project.variant().name()).append('\n');
     line(text, "Stack", pack.series() + "S" + pack.parallel() + "P " + pack.cell().name());
-    line(text, "Voltage", figure(Headline.NOMINAL_VOLTAGE, f) + " nominal, " + figure(Headline.FULL_VOLTAGE, f) + " full");
+    line(
+        text,
+        "Voltage",
+        figure(Headline.NOMINAL_VOLTAGE, f)
+            + " nominal, "
+            + figure(Headline.FULL_VOLTAGE, f)
+            + " full");
     line(text, "Capacity", figure(Headline.CAPACITY, f) + ", " + figure(Headline.ENERGY, f));
     line(text, "Mass, cells", figure(Headline.MASS, f) + ", " + figure(Headline.COST, f));
     line(text, "Duty", outcome(f) + " after " + figure(Headline.DUTY_TIME, f));
     line(text, "Until it ends", figure(Headline.RUN_TIME, f) + range(f));
     line(text, "Hottest", figure(Headline.PEAK_TEMPERATURE, f));
     line(text, "Charge", figure(Headline.CHARGE_TIME, f));
-    line(text, "Life", figure(Headline.LIFE, f) + ", mostly limited by " + f.life().limit().words());
+    line(
+        text, "Life", figure(Headline.LIFE, f) + ", mostly limited by " + f.life().limit().words());
     text.append("Sag at ")
         .append(Figures.of(f.chain().demand().peak(), Unit.AMPERE))
         .append(" (at once, 10 s, settled)\n");
@@ -53,13 +60,17 @@ final class TextReport {
     }
     StringBuilder text = new StringBuilder();
     for (Judgement j : f.judgements()) {
-      text.append("%n%s: %s [%s]%n  %s%n  %s%n".formatted(j.severity().word(), j.title(), j.id(), j.why(), j.fix()));
+      text.append(
+          "%n%s: %s [%s]%n  %s%n  %s%n"
+              .formatted(j.severity().word(), j.title(), j.id(), j.why(), j.fix()));
     }
     return text.toString().stripTrailing();
   }
 
   private static String outcome(Forecast f) {
-    return f.duty().outcome().complete() ? "served" : "ends early (" + f.duty().outcome().key() + ")";
+    return f.duty().outcome().complete()
+        ? "served"
+        : "ends early (" + f.duty().outcome().key() + ")";
   }
 
   private static String range(Forecast f) {

@@ -3,12 +3,13 @@ package hammerman.cell;
 import hammerman.numeric.MonotoneCubic;
 
 /**
- * The equivalent circuit of one cell: open-circuit voltage, a series resistance and two RC branches.
+ * The equivalent circuit of one cell: open-circuit voltage, a series resistance and two RC
+ * branches.
  *
  * <p>Form: G. Plett, Battery Management Systems vol. I (2015), ch. 2. Shares: R0 = 0.70 R10, R1 =
- * 0.596 R10 with τ1 = 15 s, R2 = 0.30 R10 with τ2 = 300 s, so that the drop 10 s after a current step,
- * divided by the step, is R10. Valid for -30 to 80 °C; temperatures outside are clamped. Neglects
- * hysteresis and the dependence of resistance on current.
+ * 0.596 R10 with τ1 = 15 s, R2 = 0.30 R10 with τ2 = 300 s, so that the drop 10 s after a current
+ * step, divided by the step, is R10. Valid for -30 to 80 °C; temperatures outside are clamped.
+ * Neglects hysteresis and the dependence of resistance on current.
  */
 public final class CellCircuit {
   /** Share of R10 that acts at once. */

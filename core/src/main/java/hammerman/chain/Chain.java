@@ -17,8 +17,8 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * The chain of ratings of a design at its design point: demands, links, path, sag and fuse window. Pure
- * arithmetic, no simulation; a few microseconds.
+ * The chain of ratings of a design at its design point: demands, links, path, sag and fuse window.
+ * Pure arithmetic, no simulation; a few microseconds.
  *
  * @param design the design
  * @param path its current path
@@ -28,12 +28,7 @@ import java.util.function.DoubleUnaryOperator;
  * @param floor where the hardest moment meets the lowest voltage
  */
 public record Chain(
-    Design design,
-    Path path,
-    Demand demand,
-    List<Link> links,
-    FuseWindow fuseWindow,
-    Floor floor) {
+    Design design, Path path, Demand demand, List<Link> links, FuseWindow fuseWindow, Floor floor) {
 
   /** State of charge at which the duty's powers are turned into currents. */
   public static final double MIDDLE = 0.5;
@@ -86,8 +81,8 @@ public record Chain(
   }
 
   /**
-   * Returns the prospective short-circuit current at the machine's end of the leads, A: full voltage
-   * over the ohmic resistance of all, at 25 °C.
+   * Returns the prospective short-circuit current at the machine's end of the leads, A: full
+   * voltage over the ohmic resistance of all, at 25 °C.
    */
   public double shortCircuitCurrent() {
     return design.pack().fullVoltage()
@@ -139,11 +134,7 @@ public record Chain(
             p * pack.strip().shortTimeAmpacity(t),
             p + " strips, 20 K rise",
             "20 K rise within " + Figures.duration(t)));
-    design
-        .guard()
-        .protection()
-        .inDischargePath()
-        .ifPresent(b -> links.add(bms(b)));
+    design.guard().protection().inDischargePath().ifPresent(b -> links.add(bms(b)));
     Fuse fuse = design.guard().fuse();
     links.add(
         new Link(
@@ -194,8 +185,7 @@ public record Chain(
         new Floor(
             Floor.Who.MACHINE,
             cutOut,
-            crossing(
-                soc -> path.voltage(current, soc, cold, Path.Settling.TEN_SECONDS) - cutOut));
+            crossing(soc -> path.voltage(current, soc, cold, Path.Settling.TEN_SECONDS) - cutOut));
     Optional<Bms> bms = design.guard().protection().inDischargePath();
     double groupLimit = bms.map(Bms::cutOffVoltage).orElse(design.pack().cell().cutOffVoltage());
     Floor group =

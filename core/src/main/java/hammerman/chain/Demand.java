@@ -13,7 +13,9 @@ import java.util.function.ToDoubleFunction;
  * @param peakDuration how long it lasts, s
  */
 public record Demand(double continuous, double peak, double peakDuration) {
-  /** The window that counts as continuous, s; the thermal time constant of cells is of this order. */
+  /**
+   * The window that counts as continuous, s; the thermal time constant of cells is of this order.
+   */
   public static final double WINDOW = 600;
 
   /**

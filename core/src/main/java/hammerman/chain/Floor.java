@@ -5,8 +5,8 @@ package hammerman.chain;
  *
  * @param who what cuts off there
  * @param limit its voltage: at the machine, or of one group, V
- * @param soc state of charge at which the hardest moment just reaches it, 0 to 1; 1 when even a full
- *     pack does not bear it
+ * @param soc state of charge at which the hardest moment just reaches it, 0 to 1; 1 when even a
+ *     full pack does not bear it
  */
 public record Floor(Who who, double limit, double soc) {
   /** What cuts off first. */

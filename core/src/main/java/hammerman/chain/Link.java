@@ -29,8 +29,8 @@ public record Link(
   }
 
   /**
-   * Returns how much of its rating is left when the duty asks its most of it: 1 is idle, 0 is exactly
-   * at a rating, below 0 is over it.
+   * Returns how much of its rating is left when the duty asks its most of it: 1 is idle, 0 is
+   * exactly at a rating, below 0 is over it.
    */
   public double margin(Demand demand) {
     return 1 - Math.max(demand.continuous() / continuous, demand.peak() / shortTime);

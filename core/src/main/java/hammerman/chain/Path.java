@@ -5,8 +5,8 @@ import hammerman.design.Design;
 import hammerman.guard.Bms;
 
 /**
- * The current path of a design as resistances, without time: what a steady current does to the voltage
- * at the machine.
+ * The current path of a design as resistances, without time: what a steady current does to the
+ * voltage at the machine.
  *
  * @param design the design
  * @param circuit its cell's circuit
@@ -60,13 +60,12 @@ public record Path(Design design, CellCircuit circuit) {
 
   /** Returns the voltage of a group under a current after 10 s, V. */
   public double groupVoltage(double current, double soc, double kelvin) {
-    return circuit.openCircuit(soc)
-        - current * circuit.r10(soc, kelvin) / design.pack().parallel();
+    return circuit.openCircuit(soc) - current * circuit.r10(soc, kelvin) / design.pack().parallel();
   }
 
   /**
-   * Returns the current that gives a power at the machine 10 s on, A: I = (E − √(E² − 4RP)) / 2R; at
-   * the most the current of greatest power, E/2R.
+   * Returns the current that gives a power at the machine 10 s on, A: I = (E − √(E² − 4RP)) / 2R;
+   * at the most the current of greatest power, E/2R.
    */
   public double currentFor(double watts, double soc, double kelvin) {
     double e = openCircuit(soc);

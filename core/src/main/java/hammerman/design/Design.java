@@ -64,9 +64,7 @@ public record Design(Duty duty, Pack pack, Guard guard) {
   }
 
   private Protection following(int series) {
-    return guard
-        .protection()
-        .withBms(b -> b.series() == pack.series() ? b.withSeries(series) : b);
+    return guard.protection().withBms(b -> b.series() == pack.series() ? b.withSeries(series) : b);
   }
 
   private static double bmsCutOff(CellType cell) {

@@ -1,6 +1,4 @@
-/**
- * A whole design: duty, pack and guard together, the single input of every forecast.
- */
+/** A whole design: duty, pack and guard together, the single input of every forecast. */
 @NullMarked
 package hammerman.design;
 

@@ -16,8 +16,7 @@ public record Habits(
     @In(Unit.PERCENT) double storageSoc,
     @In(Unit.PERCENT) double endOfLife) {
   public Habits {
-    Valid.range(
-        "Duties per week", cycles, 0, Unit.PER_WEEK.toCore(100), Unit.PER_WEEK);
+    Valid.range("Duties per week", cycles, 0, Unit.PER_WEEK.toCore(100), Unit.PER_WEEK);
     Valid.range("Storage state of charge", storageSoc, 0, 1, Unit.PERCENT);
     Valid.range("End of life", endOfLife, 0.3, 0.99, Unit.PERCENT);
   }

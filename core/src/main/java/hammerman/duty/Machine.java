@@ -49,7 +49,8 @@ public record Machine(
   }
 
   public Machine withFullEffortCurrent(double value) {
-    return new Machine(name, cutOutVoltage, maximumVoltage, value, peakCurrent, regenerationCurrent);
+    return new Machine(
+        name, cutOutVoltage, maximumVoltage, value, peakCurrent, regenerationCurrent);
   }
 
   public Machine withPeakCurrent(double value) {

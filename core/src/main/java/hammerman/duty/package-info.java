@@ -1,7 +1,7 @@
 /**
- * What the pack must do: the machine's limits, the task, the hardest moment, the surroundings and how
- * it is used. Start with {@link hammerman.duty.Duty}; {@link hammerman.duty.Task#load()} turns a task
- * into the load that a simulation follows.
+ * What the pack must do: the machine's limits, the task, the hardest moment, the surroundings and
+ * how it is used. Start with {@link hammerman.duty.Duty}; {@link hammerman.duty.Task#load()} turns
+ * a task into the load that a simulation follows.
  */
 @NullMarked
 package hammerman.duty;

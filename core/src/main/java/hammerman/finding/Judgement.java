@@ -12,4 +12,10 @@ package hammerman.finding;
  * @param station where to change it
  */
 public record Judgement(
-    String id, Severity severity, String word, String title, String why, String fix, Station station) {}
+    String id,
+    Severity severity,
+    String word,
+    String title,
+    String why,
+    String fix,
+    Station station) {}

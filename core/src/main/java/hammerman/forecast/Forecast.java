@@ -136,7 +136,8 @@ public record Forecast(
     double high = ceiling;
     double low = Math.clamp(ceiling - (chain.ceiling() - duty.endSoc()), 0, high);
     double storage = Math.min(habits.storageSoc(), ceiling);
-    double inUse = 0.5 * (air.coldestInUse() + air.hottestInUse()) + meanRise(duty, air.hottestInUse());
+    double inUse =
+        0.5 * (air.coldestInUse() + air.hottestInUse()) + meanRise(duty, air.hottestInUse());
     double useShare = Math.min(1, habits.cycles() * duty.endTime());
     double hours = Math.max(duty.endTime() / 3600, 1e-3);
     double mean = circuit.meanOpenCircuit(low, high);
@@ -146,10 +147,7 @@ public record Forecast(
             List.of(
                 new Conditions.Rest(useShare, mean, 0.5 * (low + high), inUse),
                 new Conditions.Rest(
-                    1 - useShare,
-                    circuit.openCircuit(storage),
-                    storage,
-                    air.storage())),
+                    1 - useShare, circuit.openCircuit(storage), storage, air.storage())),
             new Conditions.Cycling(
                 habits.cycles() * 86400,
                 high - low,

@@ -1,11 +1,9 @@
 package hammerman.forecast;
 
-import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.duty.Machine;
 import hammerman.finding.Judgement;
 import hammerman.finding.Severity;
-import hammerman.finding.Station;
 import hammerman.pack.Pack;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,11 +18,9 @@ import java.util.Optional;
  * @param rows number of rows
  * @param squares the squares, row by row
  */
-public record StackField(int firstSeries, int columns, int firstParallel, int rows, List<Square> squares) {
-  /** Step of the duty when a square is tried, s. */
-  private static final double STEP = 20;
-
-  private static final int COLUMNS = 14;
+public record StackField(
+    int firstSeries, int columns, int firstParallel, int rows, List<Square> squares) {
+  private static final int MOST_COLUMNS = 12;
   private static final int ROWS = 12;
 
   public StackField {
@@ -42,7 +38,12 @@ public record StackField(int firstSeries, int columns, int firstParallel, int ro
    * @param cost of the cells
    */
   public record Square(
-      int series, int parallel, Optional<Judgement> worst, double energy, double mass, double cost) {
+      int series,
+      int parallel,
+      Optional<Judgement> worst,
+      double energy,
+      double mass,
+      double cost) {
     /** Whether a stop stands against it. */
     public boolean stopped() {
       return worst.filter(j -> j.severity() == Severity.STOP).isPresent();
@@ -51,17 +52,16 @@ public record StackField(int firstSeries, int columns, int firstParallel, int ro
 
   /** Tries the counts around a design; BMS and charge voltage follow the series count. */
   public static StackField of(Design design) {
-    int first = firstSeries(design);
-    int lastParallel =
-        Math.min(Pack.MOST_PARALLEL, Math.max(ROWS, design.pack().parallel() + 2));
+    int[] columns = columns(design);
+    int lastParallel = Math.min(Pack.MOST_PARALLEL, Math.max(ROWS, design.pack().parallel() + 2));
     int top = lastParallel - ROWS + 1;
     List<Square> squares = new ArrayList<>();
     for (int row = 0; row < ROWS; row++) {
-      for (int column = 0; column < COLUMNS; column++) {
-        squares.add(square(design.withCounts(first + column, top + row)));
+      for (int series = columns[0]; series <= columns[1]; series++) {
+        squares.add(square(design.withCounts(series, top + row)));
       }
     }
-    return new StackField(first, COLUMNS, top, ROWS, squares);
+    return new StackField(columns[0], columns[1] - columns[0] + 1, top, ROWS, squares);
   }
 
   /** Returns the square at counts, if it is in the field. */
@@ -72,26 +72,28 @@ public record StackField(int firstSeries, int columns, int firstParallel, int ro
   }
 
   private static Square square(Design design) {
-    Chain chain = Chain.of(design);
-    Optional<Judgement> worst =
-        Forecast.glance(chain, STEP).stream()
-            .filter(j -> j.station() == Station.STACK && j.severity() != Severity.NOTE)
-            .findFirst();
+    Optional<Judgement> worst = Trial.worst(design);
     Pack pack = design.pack();
     return new Square(
         pack.series(), pack.parallel(), worst, pack.energy(), pack.mass(), pack.cost());
   }
 
-  /** Columns are laid so that the machine's voltage window and the chosen count are inside. */
-  private static int firstSeries(Design design) {
+  /**
+   * The first and last column: from the count whose full voltage just clears the machine's cut-out to
+   * two past its maximum, with the chosen count inside.
+   */
+  private static int[] columns(Design design) {
     Machine machine = design.duty().machine();
     double cell = design.pack().cell().fullVoltage();
-    int most = (int) Math.floor(machine.maximumVoltage() / cell + 1e-9);
-    int first = Math.max(1, most + 3 - COLUMNS);
+    int least = (int) Math.floor(machine.cutOutVoltage() / cell) - 1;
+    int most = (int) Math.floor(machine.maximumVoltage() / cell + 1e-9) + 2;
     int chosen = design.pack().series();
-    if (chosen < first || chosen >= first + COLUMNS) {
-      first = Math.max(1, chosen - COLUMNS / 2);
+    int last = Math.clamp(Math.max(most, chosen + 1), 1, Pack.MOST_SERIES);
+    int first = Math.clamp(Math.min(least, chosen - 1), 1, last);
+    if (last - first < MOST_COLUMNS) {
+      return new int[] {first, last};
     }
-    return Math.min(first, Pack.MOST_SERIES - COLUMNS + 1);
+    int from = Math.clamp(chosen - MOST_COLUMNS / 2, 1, Pack.MOST_SERIES - MOST_COLUMNS + 1);
+    return new int[] {from, from + MOST_COLUMNS - 1};
   }
 }

@@ -108,7 +108,8 @@ public final class Workings {
             series(p),
             parallel(p),
             cell("m_cell", "cell mass", p.cell().mass(), Unit.GRAM),
-            model("b", "strip, insulation, leads", Figures.of(Pack.BUILD_MASS_SHARE, Unit.PERCENT))),
+            model(
+                "b", "strip, insulation, leads", Figures.of(Pack.BUILD_MASS_SHARE, Unit.PERCENT))),
         "build share typical for hand-built packs",
         "an estimate until the pack is fitted; BMS and outer box not included",
         false);
@@ -137,12 +138,16 @@ public final class Workings {
                 "E",
                 "open-circuit voltage at half charge",
                 Figures.of(c.path().openCircuit(Chain.MIDDLE), Unit.VOLT, 1)),
-            computed("R", "resistance to the machine, 10 s", Figures.of(coldResistance(c), Unit.MILLIOHM)),
+            computed(
+                "R",
+                "resistance to the machine, 10 s",
+                Figures.of(coldResistance(c), Unit.MILLIOHM)),
             yours(
                 "T",
                 "coldest in use",
                 Figures.of(f.design().duty().surroundings().coldestInUse(), Unit.CELSIUS, 0))),
-        "quadratic of a source with resistance; window of the order of a cell's thermal time constant",
+        "quadratic of a source with resistance; window of the order of a cell's thermal time"
+            + " constant",
         "powers turned into currents at half charge; regeneration heats as discharge does",
         false);
   }
@@ -167,14 +172,14 @@ public final class Workings {
         Figures.of(point.tenSeconds(), Unit.VOLT, 1),
         "V = S · OCV − I · (S/P · R10 · k_SOC · k_T + R_outside)",
         List.of(
-            yours("I", f.design().duty().hardest().name(), Figures.of(point.current(), Unit.AMPERE)),
+            yours(
+                "I", f.design().duty().hardest().name(), Figures.of(point.current(), Unit.AMPERE)),
             computed(
-                "OCV", "cell at rest, 20 %", Figures.of(c.path().circuit().openCircuit(0.2), Unit.VOLT, 3)),
+                "OCV",
+                "cell at rest, 20 %",
+                Figures.of(c.path().circuit().openCircuit(0.2), Unit.VOLT, 3)),
             cell("R10", "cell resistance, 10 s", cell(f).r10(), Unit.MILLIOHM),
-            model(
-                "k_SOC",
-                "at 20 % charge",
-                Figures.fixed(c.path().circuit().socFactor(0.2), 2)),
+            model("k_SOC", "at 20 % charge", Figures.fixed(c.path().circuit().socFactor(0.2), 2)),
             computed(
                 "k_T",
                 "at " + Figures.of(cold, Unit.CELSIUS, 0),
@@ -244,7 +249,8 @@ public final class Workings {
         "I = √( h · perimeter · ΔT · A / ρ )",
         List.of(
             yours("A", "cross-section", Figures.of(wiring.area(), Unit.SQUARE_MILLIMETRE)),
-            yours("T_max", "insulation limit", Figures.of(wiring.insulationLimit(), Unit.CELSIUS, 0)),
+            yours(
+                "T_max", "insulation limit", Figures.of(wiring.insulationLimit(), Unit.CELSIUS, 0)),
             yours("T_air", "hottest in use", Figures.of(hottest, Unit.CELSIUS, 0)),
             model("h", "heat transfer in still air", "10 W/m²K")),
         "steady heat balance of a wire; insulation thickness typical for its size",
@@ -278,22 +284,24 @@ public final class Workings {
     return new Derivation(
         title,
         result,
-        "dz/dt = −I / 3600 Q;  V = S (OCV − v1 − v2 − I R0 / P) − I R_outside;  C dT/dt = heat − h A"
-            + " (T − T_air)",
+        "dz/dt = −I / 3600 Q;  V = S (OCV − v1 − v2 − I R0 / P) − I R_outside;  C dT/dt = heat − h"
+            + " A (T − T_air)",
         List.of(
             computed("z0", "charge at the start", Figures.of(f.chain().ceiling(), Unit.PERCENT, 0)),
             computed(
                 "Q",
                 "capacity in this air",
-                Figures.of(f.chain().path().circuit().capacity(air) * p.parallel(), Unit.AMPERE_HOUR)),
-            model(
-                "R0, v1, v2",
-                "shares of R10, and times",
-                "0.70; 0.596, 15 s; 0.30, 300 s"),
+                Figures.of(
+                    f.chain().path().circuit().capacity(air) * p.parallel(), Unit.AMPERE_HOUR)),
+            model("R0, v1, v2", "shares of R10, and times", "0.70; 0.596, 15 s; 0.30, 300 s"),
             cell("R10", "cell resistance", cell(f).r10(), Unit.MILLIOHM),
             yours("T_air", "hottest in use", Figures.of(air, Unit.CELSIUS, 0)),
-            computed("C", "heat capacity of the cells", Figures.number(p.heatCapacity() / 1e3) + " kJ/K"),
-            computed("h A", "heat shed by the box", Figures.number(f.thermal().conductance()) + " W/K"),
+            computed(
+                "C",
+                "heat capacity of the cells",
+                Figures.number(p.heatCapacity() / 1e3) + " kJ/K"),
+            computed(
+                "h A", "heat shed by the box", Figures.number(f.thermal().conductance()) + " W/K"),
             computed(
                 "check",
                 "energy balance error",
@@ -309,8 +317,12 @@ public final class Workings {
         Figures.of(f.thermal().settled(), Unit.CELSIUS, 0),
         "h A (T − T_air) = I² (S/P · R_settled(T) + R_strips(T))",
         List.of(
-            computed("I", "continuous current", Figures.of(f.chain().demand().continuous(), Unit.AMPERE)),
-            computed("h A", "heat shed by the box", Figures.number(f.thermal().conductance()) + " W/K"),
+            computed(
+                "I",
+                "continuous current",
+                Figures.of(f.chain().demand().continuous(), Unit.AMPERE)),
+            computed(
+                "h A", "heat shed by the box", Figures.number(f.thermal().conductance()) + " W/K"),
             yours(
                 "T_air",
                 "hottest in use",
@@ -331,7 +343,9 @@ public final class Workings {
             yours("V_set", "charge voltage", Figures.exact(plan.voltage(), Unit.VOLT)),
             computed("z0", "charge at the start", Figures.of(f.duty().endSoc(), Unit.PERCENT, 0)),
             computed(
-                "CC", "time at constant current", Figures.duration(f.charge().constantCurrentTime())),
+                "CC",
+                "time at constant current",
+                Figures.duration(f.charge().constantCurrentTime())),
             model("end", "taper that ends it", Figures.of(ChargePlan.TAPER_END, Unit.PERCENT))),
         CIRCUIT_SOURCE,
         "cells all alike; balancing not included",
@@ -344,10 +358,15 @@ public final class Workings {
         Figures.of(f.chain().ceiling(), Unit.PERCENT, 0),
         "z = OCV⁻¹( V_set / S )",
         List.of(
-            yours("V_set", "charge voltage", Figures.exact(f.design().guard().charge().voltage(), Unit.VOLT)),
+            yours(
+                "V_set",
+                "charge voltage",
+                Figures.exact(f.design().guard().charge().voltage(), Unit.VOLT)),
             series(pack(f)),
             computed(
-                "V_set / S", "per cell", Figures.of(f.design().chargeVoltagePerCell(), Unit.VOLT, 3))),
+                "V_set / S",
+                "per cell",
+                Figures.of(f.design().chargeVoltagePerCell(), Unit.VOLT, 3))),
         "rested voltage curve typical for " + cell(f).chemistry().label(),
         "after a full taper, 25 °C",
         false);
@@ -362,14 +381,25 @@ public final class Workings {
         years(life),
         "loss = calendar(V, T) · t^n + cycles(V, DOD) · Q^m, band ± 30 % of the loss",
         List.of(
-            computed("DOD", "share of capacity each time", Figures.of(cycling.depth(), Unit.PERCENT, 0)),
-            computed("V_mean", "mean cell voltage in use", Figures.of(cycling.meanVoltage(), Unit.VOLT, 2)),
-            computed("T_use", "mean temperature in use", Figures.of(cycling.temperature(), Unit.CELSIUS, 0)),
+            computed(
+                "DOD", "share of capacity each time", Figures.of(cycling.depth(), Unit.PERCENT, 0)),
+            computed(
+                "V_mean",
+                "mean cell voltage in use",
+                Figures.of(cycling.meanVoltage(), Unit.VOLT, 2)),
+            computed(
+                "T_use",
+                "mean temperature in use",
+                Figures.of(cycling.temperature(), Unit.CELSIUS, 0)),
             yours(
-                "n_cyc", "duties", Figures.number(Unit.PER_WEEK.fromCore(f.design().duty().habits().cycles())) + " per week"),
+                "n_cyc",
+                "duties",
+                Figures.number(Unit.PER_WEEK.fromCore(f.design().duty().habits().cycles()))
+                    + " per week"),
             yours("z_store", "stored at", Figures.of(storage.soc(), Unit.PERCENT, 0)),
             yours("T_store", "storage", Figures.of(storage.temperature(), Unit.CELSIUS, 0)),
-            computed("calendar", "share of the loss", Figures.of(life.calendarShare(), Unit.PERCENT, 0)),
+            computed(
+                "calendar", "share of the loss", Figures.of(life.calendarShare(), Unit.PERCENT, 0)),
             computed("EFC", "equivalent full cycles", Figures.number(life.equivalentFullCycles())),
             computed(
                 "R",

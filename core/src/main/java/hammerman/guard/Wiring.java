@@ -46,8 +46,8 @@ public record Wiring(
   }
 
   /**
-   * Returns the steady current that brings the insulation to its limit in still air, A: I² ρ/A = h ·
-   * perimeter · ΔT with the outside of the insulation as the cooled face.
+   * Returns the steady current that brings the insulation to its limit in still air, A: I² ρ/A = h
+   * · perimeter · ΔT with the outside of the insulation as the cooled face.
    *
    * @param ambient air temperature, K
    */
@@ -65,10 +65,11 @@ public record Wiring(
     return Math.PI * (strand + 2 * Math.max(LEAST_INSULATION, INSULATION_SHARE * strand));
   }
 
-  /** Returns the cross-section whose ampacity is {@code current} (A) at an air temperature (K), m². */
+  /**
+   * Returns the cross-section whose ampacity is {@code current} (A) at an air temperature (K), m².
+   */
   public double areaFor(double current, double ambient) {
-    return Root.bisect(
-        a -> withArea(a).ampacity(ambient) - current, 0.01e-6, 1000e-6, 1e-9);
+    return Root.bisect(a -> withArea(a).ampacity(ambient) - current, 0.01e-6, 1000e-6, 1e-9);
   }
 
   public Wiring withMaterial(ConductorMaterial value) {

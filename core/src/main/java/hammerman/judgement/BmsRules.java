@@ -90,7 +90,7 @@ final class BmsRules {
               "Nothing watches the %d groups one by one, on charge or on discharge."
                   .formatted(c.pack().series()),
               "Then: a balancing charger that reads every group, the machine's cut-out at %s or more,"
-                  .formatted(Text.volts(c.pack().cutOffVoltage()))
+                      .formatted(Text.volts(c.pack().cutOffVoltage()))
                   + " the main fuse, and never charging unattended. Or add a BMS.");
     };
   }
@@ -101,8 +101,7 @@ final class BmsRules {
     }
     return Found.stop(
         "The BMS is made for another string",
-        "The BMS watches %d groups; the pack has %d."
-            .formatted(b.series(), c.pack().series()),
+        "The BMS watches %d groups; the pack has %d.".formatted(b.series(), c.pack().series()),
         "Take a %d-series BMS.".formatted(c.pack().series()));
   }
 
@@ -131,7 +130,9 @@ final class BmsRules {
                 Figures.duration(demand.peakDuration()),
                 amperes(b.overCurrent()),
                 Figures.duration(b.overCurrentDelay()));
-    String fix = "Take a BMS with a threshold above %s, or a softer start.".formatted(amperes(demand.peak()));
+    String fix =
+        "Take a BMS with a threshold above %s, or a softer start."
+            .formatted(amperes(demand.peak()));
     return demand.peakDuration() > b.overCurrentDelay()
         ? Found.stop("The BMS opens at the hardest moment", why, fix)
         : Found.warn("Only the delay keeps the BMS from opening", why, fix);
@@ -188,8 +189,7 @@ final class BmsRules {
       return Found.warn(
           "The BMS interrupts the charge",
           "It opens at %s per cell; the charger aims at %s per cell."
-              .formatted(
-                  cellVolts(b.overVoltage()), cellVolts(c.design().chargeVoltagePerCell())),
+              .formatted(cellVolts(b.overVoltage()), cellVolts(c.design().chargeVoltagePerCell())),
           "Set its over-voltage above the charge voltage, or charge lower.");
     }
     return Optional.empty();

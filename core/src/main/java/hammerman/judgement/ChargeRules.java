@@ -1,8 +1,8 @@
 package hammerman.judgement;
 
 import static hammerman.judgement.Text.amperes;
-import static hammerman.judgement.Text.celsius;
 import static hammerman.judgement.Text.cellVolts;
+import static hammerman.judgement.Text.celsius;
 import static hammerman.judgement.Text.percent;
 import static hammerman.judgement.Text.volts;
 

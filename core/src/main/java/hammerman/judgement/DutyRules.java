@@ -70,7 +70,8 @@ final class DutyRules {
   private static Optional<Found> energyShort(Case c) {
     String who =
         switch (c.duty().outcome()) {
-          case Outcome.BmsCutOff o -> "the BMS cuts off at " + Text.cellVolts(o.limit()) + " per cell";
+          case Outcome.BmsCutOff o ->
+              "the BMS cuts off at " + Text.cellVolts(o.limit()) + " per cell";
           case Outcome.MachineCutOut o -> "the machine cuts out at " + Text.volts(o.limit());
           case Outcome.Empty o -> "the cells are empty";
           case Outcome.Complete o -> "";
@@ -187,8 +188,7 @@ final class DutyRules {
     return Found.warn(
         "Dearer than the budget",
         "The cells cost %s; the budget is %s."
-            .formatted(
-                Figures.fixed(c.pack().cost(), 0), Figures.fixed(limit, 0)),
+            .formatted(Figures.fixed(c.pack().cost(), 0), Figures.fixed(limit, 0)),
         "Use fewer cells or a cheaper cell.");
   }
 }

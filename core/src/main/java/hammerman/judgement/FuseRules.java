@@ -65,14 +65,11 @@ final class FuseRules {
                 .formatted(wireFor(c, Math.max(window.lower(), fuse.rating())))
             : "Fit %s to %s, or wire of %s or more."
                 .formatted(
-                    amperes(window.lower()),
-                    amperes(window.upper()),
-                    wireFor(c, fuse.rating())));
+                    amperes(window.lower()), amperes(window.upper()), wireFor(c, fuse.rating())));
   }
 
   private static String wireFor(Case c, double current) {
-    double area =
-        c.guard().wiring().areaFor(current, c.asked().surroundings().hottestInUse());
+    double area = c.guard().wiring().areaFor(current, c.asked().surroundings().hottestInUse());
     return Figures.of(area * 1.005, Unit.SQUARE_MILLIMETRE);
   }
 

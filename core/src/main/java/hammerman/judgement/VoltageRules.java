@@ -25,20 +25,22 @@ final class VoltageRules {
               "voltage.aboveMachine",
               "volts high",
               Station.STACK,
-              "The voltage after a charge, and the cells' full voltage, against the machine's maximum.",
+              "The voltage after a charge, and the cells' full voltage, against the machine's"
+                  + " maximum.",
               VoltageRules::aboveMachine),
           new Rule(
               "voltage.cutsOutUnderLoad",
               "cuts out",
               Station.STACK,
-              "The state of charge at which the hardest moment, in the cold, meets the lowest voltage"
-                  + " allowed; a stop from 50 %, a warning from 10 %.",
+              "The state of charge at which the hardest moment, in the cold, meets the lowest"
+                  + " voltage allowed; a stop from 50 %, a warning from 10 %.",
               VoltageRules::cutsOutUnderLoad),
           new Rule(
               "voltage.noCutOff",
               "no cut-off",
               Station.GUARD,
-              "Without a BMS in the discharge path, the machine's cut-out against the cells' cut-off.",
+              "Without a BMS in the discharge path, the machine's cut-out against the cells'"
+                  + " cut-off.",
               VoltageRules::noCutOff),
           new Rule(
               "voltage.touch",

@@ -28,10 +28,14 @@ sealed interface AgeingLaw permits NickelLaw, PhosphateLaw, IndicativeLaw {
   /** Cycle loss after 1 Ah of a cell of the paper's size, as a fraction. */
   double cycleRate(Conditions.Cycling cycling);
 
-  /** Charge (Ah) that the paper's cell would have moved when ours has moved its capacity out once. */
+  /**
+   * Charge (Ah) that the paper's cell would have moved when ours has moved its capacity out once.
+   */
   double throughputPerEquivalentCycle();
 
-  /** Growth of the resistance after one day at rest, exponent as the calendar part; 0 if unknown. */
+  /**
+   * Growth of the resistance after one day at rest, exponent as the calendar part; 0 if unknown.
+   */
   double calendarResistanceRate(Conditions.Rest rest);
 
   /** Growth of the resistance per Ah of the paper's cell; 0 if unknown. */

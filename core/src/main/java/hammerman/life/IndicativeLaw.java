@@ -3,8 +3,8 @@ package hammerman.life;
 import hammerman.cell.Chemistry;
 
 /**
- * The NMC law at the same state of charge, scaled: a likeness for chemistries without an equation of
- * their own here. The factors are typical for the class and only indicative.
+ * The NMC law at the same state of charge, scaled: a likeness for chemistries without an equation
+ * of their own here. The factors are typical for the class and only indicative.
  *
  * @param chemistry the chemistry likened to NMC
  * @param calendarFactor on the calendar part

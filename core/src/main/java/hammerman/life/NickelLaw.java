@@ -1,9 +1,9 @@
 package hammerman.life;
 
 /**
- * Ageing of NMC, also used for NCA: J. Schmalstieg et al., J. Power Sources 257 (2014) 325. Capacity 1
- * − α t^0.75 − β √Q, resistance 1 + α_R t^0.75 + β_R Q; t in days, Q in Ah moved in both directions by
- * the paper's 2.05 Ah cell, V in volts, T in kelvin. α is not let below 0.
+ * Ageing of NMC, also used for NCA: J. Schmalstieg et al., J. Power Sources 257 (2014) 325.
+ * Capacity 1 − α t^0.75 − β √Q, resistance 1 + α_R t^0.75 + β_R Q; t in days, Q in Ah moved in both
+ * directions by the paper's 2.05 Ah cell, V in volts, T in kelvin. α is not let below 0.
  */
 record NickelLaw() implements AgeingLaw {
   private static final double PAPER_CAPACITY = 2.05;

@@ -3,9 +3,9 @@ package hammerman.life;
 import hammerman.numeric.MonotoneCubic;
 
 /**
- * Ageing of LFP. Cycle part: J. Wang et al., J. Power Sources 196 (2011) 3942, loss % = B e^(−(31700 −
- * 370.3 C)/(8.314 T)) Ah^0.55 with Ah delivered by the paper's 2.2 Ah cell. Calendar part: M. Naumann
- * et al., J. Energy Storage 17 (2018) 153, loss = k √t with t in s.
+ * Ageing of LFP. Cycle part: J. Wang et al., J. Power Sources 196 (2011) 3942, loss % = B
+ * e^(−(31700 − 370.3 C)/(8.314 T)) Ah^0.55 with Ah delivered by the paper's 2.2 Ah cell. Calendar
+ * part: M. Naumann et al., J. Energy Storage 17 (2018) 153, loss = k √t with t in s.
  */
 record PhosphateLaw() implements AgeingLaw {
   private static final double PAPER_CAPACITY = 2.2;
@@ -25,8 +25,7 @@ record PhosphateLaw() implements AgeingLaw {
   /** k √(1 day). */
   @Override
   public double calendarRate(Conditions.Rest rest) {
-    double warmth =
-        Math.exp(-17126 / 8.314 * (1 / rest.temperature() - 1 / 298.15));
+    double warmth = Math.exp(-17126 / 8.314 * (1 / rest.temperature() - 1 / 298.15));
     double charge = 2.8575 * Math.pow(rest.soc() - 0.5, 3) + 0.60225;
     return 1.2571e-5 * warmth * charge * Math.sqrt(86400);
   }
@@ -66,8 +65,8 @@ record PhosphateLaw() implements AgeingLaw {
 
   @Override
   public String source() {
-    return "cycling: Wang et al., J. Power Sources 196 (2011) 3942; calendar: Naumann et al., J. Energy"
-        + " Storage 17 (2018) 153";
+    return "cycling: Wang et al., J. Power Sources 196 (2011) 3942; calendar: Naumann et al., J."
+               + " Energy Storage 17 (2018) 153";
   }
 
   @Override

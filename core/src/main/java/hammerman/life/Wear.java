@@ -15,9 +15,9 @@ record Wear(double calendar, double cycle, double resistance) {
   }
 
   /**
-   * Goes on for some days under conditions. Each part is advanced through its own equivalent time or
-   * throughput: loss^(1/n) grows in proportion to what was added, so that changing conditions join
-   * without a jump.
+   * Goes on for some days under conditions. Each part is advanced through its own equivalent time
+   * or throughput: loss^(1/n) grows in proportion to what was added, so that changing conditions
+   * join without a jump.
    */
   Wear advance(AgeingLaw law, Conditions conditions, double days) {
     double n = law.calendarExponent();

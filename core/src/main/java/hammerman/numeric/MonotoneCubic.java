@@ -3,9 +3,10 @@ package hammerman.numeric;
 /**
  * A curve through given points that keeps their order: where the points rise, so does the curve.
  *
- * <p>Piecewise cubic Hermite with Fritsch–Butland slopes (F. N. Fritsch and J. Butland, SIAM J. Sci.
- * Stat. Comput. 5 (1984) 300, eq. 4–5). Outside the points the end value holds. Evaluation looks the
- * interval up from the front, which for the dozen points of a cell's curve beats a binary search.
+ * <p>Piecewise cubic Hermite with Fritsch–Butland slopes (F. N. Fritsch and J. Butland, SIAM J.
+ * Sci. Stat. Comput. 5 (1984) 300, eq. 4–5). Outside the points the end value holds. Evaluation
+ * looks the interval up from the front, which for the dozen points of a cell's curve beats a binary
+ * search.
  */
 public final class MonotoneCubic {
   private final double[] x;
@@ -28,7 +29,8 @@ public final class MonotoneCubic {
     this.area = new double[x.length];
     for (int k = 1; k < x.length; k++) {
       if (x[k] <= x[k - 1]) {
-        throw new IllegalArgumentException("abscissae must increase, not " + x[k - 1] + ", " + x[k]);
+        throw new IllegalArgumentException(
+            "abscissae must increase, not " + x[k - 1] + ", " + x[k]);
       }
       area[k] = area[k - 1] + partial(k - 1, 1);
     }
@@ -75,7 +77,8 @@ public final class MonotoneCubic {
     double held = Math.clamp(at, x[0], x[x.length - 1]);
     int k = held >= x[x.length - 1] ? x.length - 2 : interval(held);
     double inside = area[k] + partial(k, (held - x[k]) / (x[k + 1] - x[k]));
-    return inside + (at < x[0] ? (at - x[0]) * y[0] : at > held ? (at - held) * y[y.length - 1] : 0);
+    return inside
+        + (at < x[0] ? (at - x[0]) * y[0] : at > held ? (at - held) * y[y.length - 1] : 0);
   }
 
   /** Integral of interval k from its start to the fraction t, by Simpson, exact for a cubic. */

@@ -10,8 +10,8 @@ public final class Root {
    * Halves the bracket until it is narrower than the tolerance.
    *
    * @param low an end of the bracket
-   * @param high the other end; the function's signs at the ends differ, or the end nearer to zero is
-   *     returned
+   * @param high the other end; the function's signs at the ends differ, or the end nearer to zero
+   *     is returned
    * @param tolerance width at which to stop, in the argument's unit
    */
   public static double bisect(DoubleUnaryOperator f, double low, double high, double tolerance) {

@@ -20,7 +20,8 @@ public enum ConductorMaterial {
   private final double density;
   private final double specificHeat;
 
-  ConductorMaterial(String label, double resistivity, double coefficient, double density, double specificHeat) {
+  ConductorMaterial(
+      String label, double resistivity, double coefficient, double density, double specificHeat) {
     this.label = label;
     this.resistivity = resistivity;
     this.coefficient = coefficient;
@@ -53,13 +54,12 @@ public enum ConductorMaterial {
    * @param kelvin temperature at which the resistivity is taken, K
    */
   public double currentForRise(double area, double perimeter, double rise, double kelvin) {
-    return Math.sqrt(
-        HEAT_TRANSFER * perimeter * Math.max(0, rise) * area / resistivity(kelvin));
+    return Math.sqrt(HEAT_TRANSFER * perimeter * Math.max(0, rise) * area / resistivity(kelvin));
   }
 
   /**
-   * Returns how many times the steady current a conductor stands for a short time: 1/√(1 − e^(−t/τ)),
-   * τ = density · specific heat · area / (h · perimeter), one lumped heat capacity.
+   * Returns how many times the steady current a conductor stands for a short time: 1/√(1 −
+   * e^(−t/τ)), τ = density · specific heat · area / (h · perimeter), one lumped heat capacity.
    *
    * @param area cross-section, m²
    * @param perimeter cooled outline, m

@@ -87,8 +87,8 @@ public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling
   }
 
   /**
-   * Returns the outside of a plain box around the cells, m²: one layer, square floor, close packing,
-   * 5 mm of wall. An estimate until the pack is fitted.
+   * Returns the outside of a plain box around the cells, m²: one layer, square floor, close
+   * packing, 5 mm of wall. An estimate until the pack is fitted.
    */
   public double surface() {
     double side = Math.sqrt(cells() * cell.format().packedFootprint()) + 2 * WALL;

@@ -32,8 +32,9 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.ser.std.StdSerializer;
 
 /**
- * How records become JSON: a component marked {@link In} is written in that unit under its name and the
- * unit's key; sealed types carry their case in {@code kind}; everything not marked nullable is required.
+ * How records become JSON: a component marked {@link In} is written in that unit under its name and
+ * the unit's key; sealed types carry their case in {@code kind}; everything not marked nullable is
+ * required.
  */
 final class JsonMapping {
   /** Digits kept of a stored value: enough for any reading, few enough to hide binary tails. */
@@ -50,8 +51,7 @@ final class JsonMapping {
           .disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
           .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
           .enable(SerializationFeature.INDENT_OUTPUT)
-          .changeDefaultPropertyInclusion(
-              v -> v.withValueInclusion(JsonInclude.Include.NON_NULL))
+          .changeDefaultPropertyInclusion(v -> v.withValueInclusion(JsonInclude.Include.NON_NULL))
           .build();
 
   private JsonMapping() {}
@@ -106,8 +106,7 @@ final class JsonMapping {
       boolean sealedCase =
           raw != null
               && raw.getName().startsWith("hammerman.")
-              && (raw.isSealed()
-                  || Arrays.stream(raw.getInterfaces()).anyMatch(Class::isSealed));
+              && (raw.isSealed() || Arrays.stream(raw.getInterfaces()).anyMatch(Class::isSealed));
       return sealedCase && a instanceof AnnotatedClass
           ? JsonTypeInfo.Value.construct(
               JsonTypeInfo.Id.NAME, JsonTypeInfo.As.PROPERTY, "kind", null, false, true, false)

@@ -18,8 +18,7 @@ import java.util.List;
  * @param variants designs tried, at least one
  * @param active index of the variant being worked on
  */
-public record Project(
-    String name, String notes, Duty duty, List<Variant> variants, int active) {
+public record Project(String name, String notes, Duty duty, List<Variant> variants, int active) {
 
   /** The most variants in one project. */
   public static final int MOST_VARIANTS = 100;

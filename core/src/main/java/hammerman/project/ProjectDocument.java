@@ -118,7 +118,9 @@ record ProjectDocument(String format, int version, Project project) {
       throws UnreadableProject {
     if (node.isNull()) {
       throw new UnreadableProject(
-          Reason.INVALID, "%s: %s is null. Give it a value, or leave it out if it is optional.".formatted(name, path));
+          Reason.INVALID,
+          "%s: %s is null. Give it a value, or leave it out if it is optional."
+              .formatted(name, path));
     }
     for (Map.Entry<String, JsonNode> e : node.properties()) {
       refuseNulls(e.getValue(), path.isEmpty() ? e.getKey() : path + "." + e.getKey(), name);
@@ -132,7 +134,11 @@ record ProjectDocument(String format, int version, Project project) {
   private static String inWords(JacksonException e) {
     String path =
         e.getPath().stream()
-            .map(r -> r.getPropertyName() != null ? "." + r.getPropertyName() : "[" + r.getIndex() + "]")
+            .map(
+                r ->
+                    r.getPropertyName() != null
+                        ? "." + r.getPropertyName()
+                        : "[" + r.getIndex() + "]")
             .collect(Collectors.joining());
     String where = path.startsWith(".") ? path.substring(1) : path;
     InvalidValue invalid = invalidIn(e);

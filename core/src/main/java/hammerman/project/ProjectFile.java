@@ -18,9 +18,9 @@ import java.util.zip.ZipOutputStream;
 /**
  * Reads and saves projects.
  *
- * <p>A project file ({@code .hammerman}) is a ZIP container with the document in {@code project.json};
- * big tables will join it as {@code tables/*.csv}. The bare document ({@code .json}) is a project file
- * too, for scripts and text editors. Format: docs/file-format.md.
+ * <p>A project file ({@code .hammerman}) is a ZIP container with the document in {@code
+ * project.json}; big tables will join it as {@code tables/*.csv}. The bare document ({@code .json})
+ * is a project file too, for scripts and text editors. Format: docs/file-format.md.
  */
 public final class ProjectFile {
   /** File name ending of the container. */
@@ -59,7 +59,8 @@ public final class ProjectFile {
       throw e;
     } catch (IOException e) {
       throw new UnreadableProject(
-          Reason.MISSING, name + " cannot be opened (" + e.getMessage() + "). Check its permissions.");
+          Reason.MISSING,
+          name + " cannot be opened (" + e.getMessage() + "). Check its permissions.");
     }
     return parse(bytes, name);
   }
@@ -72,7 +73,8 @@ public final class ProjectFile {
   public static Project parse(byte[] bytes, String name) throws UnreadableProject {
     if (bytes.length == 0) {
       throw new UnreadableProject(
-          Reason.EMPTY, name + " is empty (0 bytes). Choose another file, or try its backup (.bak).");
+          Reason.EMPTY,
+          name + " is empty (0 bytes). Choose another file, or try its backup (.bak).");
     }
     boolean zip = bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K';
     return ProjectDocument.read(zip ? documentIn(bytes, name) : bytes, name);
@@ -84,8 +86,8 @@ public final class ProjectFile {
   }
 
   /**
-   * Saves a project: written beside the target, flushed, then moved over it in one step. The previous
-   * version is kept with {@code .bak} added to its name.
+   * Saves a project: written beside the target, flushed, then moved over it in one step. The
+   * previous version is kept with {@code .bak} added to its name.
    */
   public static void save(Project project, Path file) throws IOException {
     String name = String.valueOf(file.getFileName());
@@ -94,8 +96,7 @@ public final class ProjectFile {
     try {
       write(temporary, bytes);
       if (Files.exists(file)) {
-        Files.copy(
-            file, file.resolveSibling(name + ".bak"), StandardCopyOption.REPLACE_EXISTING);
+        Files.copy(file, file.resolveSibling(name + ".bak"), StandardCopyOption.REPLACE_EXISTING);
       }
       Files.move(
           temporary, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);

@@ -8,8 +8,8 @@ import hammerman.guard.ChargePlan;
  * A charge at constant current, then constant voltage, on the same cell model as the discharge.
  *
  * <p>The charger's voltage is held at the pack's plug: strips and BMS drop some of it while current
- * flows. Ends when the current has fallen to {@link ChargePlan#TAPER_END} of the charger's, or the cells
- * are full. Valid for cells that are all alike; balancing time is not included.
+ * flows. Ends when the current has fallen to {@link ChargePlan#TAPER_END} of the charger's, or the
+ * cells are full. Valid for cells that are all alike; balancing time is not included.
  *
  * @param time how long, s
  * @param energy into the plug, J

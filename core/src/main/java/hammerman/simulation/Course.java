@@ -151,8 +151,7 @@ final class Course {
     } else if (current > 0 && state.soc() <= 0) {
       outcome = new Outcome.Empty(Outcome.Place.EVERY);
     } else if (state.temperature() >= stops.temperature()) {
-      outcome =
-          new Outcome.TooHot(Outcome.Place.EVERY, state.temperature(), stops.temperature());
+      outcome = new Outcome.TooHot(Outcome.Place.EVERY, state.temperature(), stops.temperature());
     }
     return outcome != null;
   }

@@ -11,12 +11,7 @@ package hammerman.simulation;
  * @param trace the run over time
  */
 public record Run(
-    Outcome outcome,
-    double endTime,
-    double endSoc,
-    Totals totals,
-    Extremes extremes,
-    Trace trace) {
+    Outcome outcome, double endTime, double endSoc, Totals totals, Extremes extremes, Trace trace) {
 
   /**
    * What flowed over a run. Charge in Ah, energies in J, distance in m.

@@ -36,10 +36,7 @@ record Stops(
     var path = protection.inDischargePath();
     return new Stops(
         path.map(Bms::cutOffVoltage).orElse(-INF),
-        protection
-            .bms()
-            .map(Bms::overVoltage)
-            .orElse(design.pack().cell().fullVoltage()),
+        protection.bms().map(Bms::overVoltage).orElse(design.pack().cell().fullVoltage()),
         machine.cutOutVoltage(),
         design.pack().cell().temperatures().dischargeHighest(),
         path.map(Bms::overCurrent).orElse(INF),

@@ -30,8 +30,8 @@ public final class Trace {
   }
 
   /**
-   * Returns a sample: time in s, voltage at the machine in V, current in A, power in W, temperature in
-   * K, state of charge from 0 to 1, distance in m.
+   * Returns a sample: time in s, voltage at the machine in V, current in A, power in W, temperature
+   * in K, state of charge from 0 to 1, distance in m.
    */
   public double at(Channel channel, int index) {
     if (index >= size) {

@@ -6,10 +6,10 @@ import hammerman.pack.Pack;
 /**
  * State of a pack whose cells are all alike, stepped in place: the hot loop of every run.
  *
- * <p>Discharge current is positive. Over a step the current is constant and the RC branches take their
- * exact exponential course. One thermal node: C dT/dt = heat − hA (T − ambient), also exact for
- * constant heat. Reversible heat is neglected (dU/dT = 0), as is the cell's own spread. The capacity is
- * that of the starting temperature for the whole run. About 60 ns a step.
+ * <p>Discharge current is positive. Over a step the current is constant and the RC branches take
+ * their exact exponential course. One thermal node: C dT/dt = heat − hA (T − ambient), also exact
+ * for constant heat. Reversible heat is neglected (dU/dT = 0), as is the cell's own spread. The
+ * capacity is that of the starting temperature for the whole run. About 60 ns a step.
  */
 final class UniformPack {
   private final CellCircuit circuit;

@@ -38,7 +38,8 @@ public final class Figures {
     if (Math.abs(value) < 5e-7) {
       return "0";
     }
-    int decimals = Math.max(0, Math.min(6, 2 - (int) Math.floor(Math.log10(rounded.abs().doubleValue()))));
+    int decimals =
+        Math.max(0, Math.min(6, 2 - (int) Math.floor(Math.log10(rounded.abs().doubleValue()))));
     return minus(rounded.setScale(decimals, RoundingMode.HALF_UP).toPlainString());
   }
 
@@ -66,7 +67,7 @@ public final class Figures {
       return "never";
     }
     if (seconds < 90) {
-      return number(seconds) + " s";
+      return plain(new BigDecimal(seconds).round(THREE).doubleValue()) + " s";
     }
     long minutes = Math.round(seconds / 60);
     if (minutes < 90) {

@@ -10,7 +10,12 @@ import java.lang.annotation.Target;
  * name with the unit's key, such as {@code capacity_Ah}. In memory the value is in the core's unit.
  */
 @Retention(RetentionPolicy.RUNTIME)
-@Target({ElementType.RECORD_COMPONENT, ElementType.FIELD, ElementType.METHOD, ElementType.PARAMETER})
+@Target({
+  ElementType.RECORD_COMPONENT,
+  ElementType.FIELD,
+  ElementType.METHOD,
+  ElementType.PARAMETER
+})
 public @interface In {
   /** Returns the unit in files. */
   Unit value();

@@ -13,8 +13,11 @@ import org.jspecify.annotations.Nullable;
  */
 public final class QuantityText {
   private static final Pattern PART =
-      Pattern.compile("([+\\-−]?\\d[\\d ]*(?:[.,]\\d+)?|[+\\-−]?[.,]\\d+)\\s*([^\\d\\s.,+\\-−][^\\d]*?(?:2(?!\\d))?)?\\s*(?=$|[\\d+\\-−])");
-  private static final Pattern AWG = Pattern.compile("(?i)(?:(\\d+)/0|(-?\\d+))\\s*AWG|AWG\\s*(?:(\\d+)/0|(-?\\d+))");
+      Pattern.compile(
+          "([+\\-−]?\\d[\\d"
+              + " ]*(?:[.,]\\d+)?|[+\\-−]?[.,]\\d+)\\s*([^\\d\\s.,+\\-−][^\\d]*?(?:2(?!\\d))?)?\\s*(?=$|[\\d+\\-−])");
+  private static final Pattern AWG =
+      Pattern.compile("(?i)(?:(\\d+)/0|(-?\\d+))\\s*AWG|AWG\\s*(?:(\\d+)/0|(-?\\d+))");
 
   private QuantityText() {}
 
@@ -102,7 +105,8 @@ public final class QuantityText {
       if (other.isWritten(suffix)) {
         return new Reading.NotUnderstood(
             "“%s” is %s; this is %s%s."
-                .formatted(suffix, other.dimension().noun(), unit.dimension().noun(), example(unit)));
+                .formatted(
+                    suffix, other.dimension().noun(), unit.dimension().noun(), example(unit)));
       }
     }
     String known =
@@ -118,8 +122,7 @@ public final class QuantityText {
 
   private static Reading notUnderstood(String text, Unit unit) {
     return new Reading.NotUnderstood(
-        "“%s” is not %s; type a number%s."
-            .formatted(text, unit.dimension().noun(), example(unit)));
+        "“%s” is not %s; type a number%s.".formatted(text, unit.dimension().noun(), example(unit)));
   }
 
   private static String example(Unit unit) {

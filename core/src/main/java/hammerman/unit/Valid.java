@@ -16,10 +16,7 @@ public final class Valid {
     throw new InvalidValue(
         field,
         Double.isFinite(value) ? Figures.exact(value, unit) : "not a number",
-        "it must be from "
-            + Figures.exact(low, unit)
-            + " to "
-            + Figures.exact(high, unit),
+        "it must be from " + Figures.exact(low, unit) + " to " + Figures.exact(high, unit),
         "Give a value within these limits.");
   }
 

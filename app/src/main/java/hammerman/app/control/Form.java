@@ -34,20 +34,35 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Form {
   private static final Pattern TWO_SIZES = Pattern.compile("([^x×*]+)[x×*]([^x×*]+)");
-  private static final double LABEL_WIDTH = 148;
-  private static final double FIELD_WIDTH = 92;
+  private static final double LABEL_WIDTH = 138;
+  private static final double FIELD_WIDTH = 80;
 
   private final Session session;
   private final Station station;
-  private final VBox column = new VBox(5);
+  private final VBox column = new VBox(3);
   private final List<Consumer<Project>> followers = new ArrayList<>();
+  private final double labelWidth;
+  private final double fieldWidth;
 
   /**
    * @param station where the edits are made
    */
   public Form(Session session, Station station) {
+    this(session, station, LABEL_WIDTH, FIELD_WIDTH);
+  }
+
+  /**
+   * Makes a form with columns of its own.
+   *
+   * @param station where the edits are made
+   * @param labelWidth width of the names, px
+   * @param fieldWidth width of the figures, px
+   */
+  public Form(Session session, Station station, double labelWidth, double fieldWidth) {
     this.session = session;
     this.station = station;
+    this.labelWidth = labelWidth;
+    this.fieldWidth = fieldWidth;
     session.projectProperty().addListener((o, was, is) -> followers.forEach(f -> f.accept(is)));
   }
 
@@ -207,15 +222,12 @@ public final class Form {
   }
 
   /** Adds a field for two sizes typed as “0.15x8”, in mm. */
-  public Form crossSection(
-      String name,
-      Function<Project, String> read,
-      TwoSizes write) {
+  public Form crossSection(String name, Function<Project, String> read, TwoSizes write) {
     TextField field = new TextField();
     field.getStyleClass().add("number");
     field.setAccessibleText(name + ", thickness by width in mm");
     field.setId(id(name));
-    field.setPrefWidth(FIELD_WIDTH);
+    field.setPrefWidth(fieldWidth);
     Label complaint = complaint();
     Runnable apply = () -> complaint.setText(applySizes(name, field.getText(), write));
     field.setOnAction(e -> apply.run());
@@ -262,13 +274,10 @@ public final class Form {
       Predicate<Project> applies) {
     QuantityField field =
         new QuantityField(
-            name,
-            unit,
-            optional,
-            v -> session.edit(name, station, p -> write.apply(p, v)));
+            name, unit, optional, v -> session.edit(name, station, p -> write.apply(p, v)));
     field.setId(id(name));
-    field.setPrefWidth(FIELD_WIDTH);
-    field.setMinWidth(FIELD_WIDTH);
+    field.setPrefWidth(fieldWidth);
+    field.setMinWidth(fieldWidth);
     if (optional) {
       field.setPromptText("any");
     }
@@ -287,13 +296,14 @@ public final class Form {
       String name, Node field, String unit, Label complaint, Predicate<Project> applies) {
     Label label = new Label(name);
     label.getStyleClass().add("field-label");
-    label.setMinWidth(LABEL_WIDTH);
-    label.setPrefWidth(LABEL_WIDTH);
+    label.setMinWidth(labelWidth);
+    label.setPrefWidth(labelWidth);
     label.setLabelFor(field);
     HBox row = new HBox(label, field);
     if (!unit.isEmpty()) {
       Label unitLabel = new Label(unit);
       unitLabel.getStyleClass().add("fact-name");
+      unitLabel.setMinWidth(Region.USE_PREF_SIZE);
       row.getChildren().add(unitLabel);
     }
     row.getStyleClass().add("field-row");
@@ -314,10 +324,10 @@ public final class Form {
     follower.accept(session.project());
   }
 
-  private static Label complaint() {
+  private Label complaint() {
     Label label = new Label();
     label.getStyleClass().add("complaint");
-    label.setMaxWidth(LABEL_WIDTH + FIELD_WIDTH + 60);
+    label.setMaxWidth(labelWidth + fieldWidth + 40);
     label.managedProperty().bind(label.textProperty().isNotEmpty());
     label.visibleProperty().bind(label.textProperty().isNotEmpty());
     return label;

@@ -12,9 +12,9 @@ import javafx.scene.input.KeyCode;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A field for one quantity. It takes what people type with or without a unit, keeps what was typed until
- * it is understood, and says why it was not. Enter or leaving the field applies; Escape goes back; Up
- * and Down step the last digit.
+ * A field for one quantity. It takes what people type with or without a unit, keeps what was typed
+ * until it is understood, and says why it was not. Enter or leaving the field applies; Escape goes
+ * back; Up and Down step the last digit.
  */
 public final class QuantityField extends TextField {
   /** Takes a value that was understood, in the core's unit; null when emptied. */
@@ -38,8 +38,7 @@ public final class QuantityField extends TextField {
     this.optional = optional;
     this.change = change;
     getStyleClass().add("number");
-    setAccessibleText(
-        unit.symbol().isEmpty() ? name : name + ", in " + unit.symbol());
+    setAccessibleText(unit.symbol().isEmpty() ? name : name + ", in " + unit.symbol());
     setOnAction(e -> apply());
     focusedProperty()
         .addListener(

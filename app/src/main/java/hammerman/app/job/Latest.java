@@ -13,8 +13,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Runs the latest of a series of computations on a background thread; a newer request supersedes the
- * older one, whose result is never delivered. Call it on the interface thread.
+ * Runs the latest of a series of computations on a background thread; a newer request supersedes
+ * the older one, whose result is never delivered. Call it on the interface thread.
  */
 public final class Latest {
   private static final Logger LOG = LoggerFactory.getLogger(Latest.class);

@@ -97,6 +97,12 @@ public final class Pen {
     write(role, new Font(WORDS_BOLD, size), TextAlignment.LEFT, x, y, text);
   }
 
+  /** Writes words on a patch of paper, so that lines behind do not run through them. */
+  public void tag(Role role, double size, double x, double y, String text) {
+    fill(Role.PAPER, x - 2, y - size * 0.65, width(size, text) + 4, size * 1.3);
+    words(role, size, x, y, text);
+  }
+
   /** Writes words centred on a point. */
   public void centred(Role role, double size, double x, double y, String text) {
     write(role, new Font(WORDS, size), TextAlignment.CENTER, x, y, text);
@@ -124,8 +130,7 @@ public final class Pen {
     return measure.getLayoutBounds().getWidth();
   }
 
-  private void write(
-      Role role, Font font, TextAlignment align, double x, double y, String text) {
+  private void write(Role role, Font font, TextAlignment align, double x, double y, String text) {
     g.setFont(font);
     g.setTextAlign(align);
     g.setFill(colours.apply(role));

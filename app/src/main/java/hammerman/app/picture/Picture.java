@@ -17,7 +17,8 @@ import javafx.scene.paint.Color;
 
 /**
  * The ground of a drawn picture: a canvas as large as the region, colours from the theme by {@link
- * Role}. A subclass paints; painting is put off to the next layout, so many changes cost one drawing.
+ * Role}. A subclass paints; painting is put off to the next layout, so many changes cost one
+ * drawing.
  */
 public abstract class Picture extends Region {
   private static final Map<Role, CssMetaData<Picture, Color>> META = new EnumMap<>(Role.class);
@@ -32,8 +33,7 @@ public abstract class Picture extends Region {
   }
 
   private final Canvas canvas = new Canvas();
-  private final Map<Role, SimpleStyleableObjectProperty<Color>> colours =
-      new EnumMap<>(Role.class);
+  private final Map<Role, SimpleStyleableObjectProperty<Color>> colours = new EnumMap<>(Role.class);
 
   /**
    * @param name what the picture shows, also for screen readers

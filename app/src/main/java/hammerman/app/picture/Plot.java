@@ -5,8 +5,8 @@ import java.util.List;
 
 /** Two ruled axes with their names and units, and curves between them. */
 public final class Plot {
-  private static final double X_GAP = 70;
-  private static final double Y_GAP = 34;
+  private static final double X_GAP = 50;
+  private static final double Y_GAP = 26;
 
   private final Pen pen;
   private final Scale x;
@@ -28,7 +28,8 @@ public final class Plot {
     int decimals = y.decimals(Y_GAP);
     for (double tick : y.ticks(Y_GAP)) {
       pen.line(Role.FAINT, 1, x.from(), y.at(tick), x.to(), y.at(tick));
-      pen.figureBefore(Role.SOFT, Pen.TEXT, x.from() - 6, y.at(tick), Figures.fixed(tick, decimals));
+      pen.figureBefore(
+          Role.SOFT, Pen.TEXT, x.from() - 6, y.at(tick), Figures.fixed(tick, decimals));
     }
     pen.words(Role.SOFT, Pen.TEXT, Math.max(2, x.from() - 34), y.to() - 11, name);
     return this;
@@ -85,9 +86,9 @@ public final class Plot {
     }
     pen.dashed(role, 1, x.from(), y.at(value), x.to(), y.at(value));
     if (right) {
-      pen.wordsBefore(role, Pen.TEXT, x.to() - 2, y.at(value) - 8, name);
+      pen.tag(role, Pen.TEXT, x.to() - 4 - pen.width(Pen.TEXT, name), y.at(value) - 9, name);
     } else {
-      pen.words(role, Pen.TEXT, x.from() + 6, y.at(value) - 8, name);
+      pen.tag(role, Pen.TEXT, x.from() + 6, y.at(value) - 9, name);
     }
     return this;
   }

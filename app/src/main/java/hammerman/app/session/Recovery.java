@@ -18,8 +18,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Copies of unsaved work against a crash: one per running program, named by its process, written a few
- * seconds after an edit. A copy whose process is gone is work to be recovered.
+ * Copies of unsaved work against a crash: one per running program, named by its process, written a
+ * few seconds after an edit. A copy whose process is gone is work to be recovered.
  */
 public final class Recovery {
   private static final Logger LOG = LoggerFactory.getLogger(Recovery.class);

@@ -22,8 +22,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The project being worked on. Every edit makes a new immutable project; the forecast follows in the
- * background, and the last good one stays until the new one is there.
+ * The project being worked on. Every edit makes a new immutable project; the forecast follows in
+ * the background, and the last good one stays until the new one is there.
  */
 public final class Session {
   private final CellLibrary library = Shipped.cells();

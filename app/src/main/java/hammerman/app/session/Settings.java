@@ -31,7 +31,9 @@ public final class Settings {
     }
   }
 
-  /** Returns the folder for the program's own files: {@code hammerman.home}, or in the user's data. */
+  /**
+   * Returns the folder for the program's own files: {@code hammerman.home}, or in the user's data.
+   */
   public static Path home() {
     String given = System.getProperty("hammerman.home");
     if (given != null) {

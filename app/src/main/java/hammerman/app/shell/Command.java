@@ -12,8 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 record Command(String name, @Nullable KeyCombination keys, Runnable action) {
   static Command of(String name, String keys, Runnable action) {
-    return new Command(
-        name, keys.isEmpty() ? null : KeyCombination.keyCombination(keys), action);
+    return new Command(name, keys.isEmpty() ? null : KeyCombination.keyCombination(keys), action);
   }
 
   /** The shortcut as people read it, or empty. */

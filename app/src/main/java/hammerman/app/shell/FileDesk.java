@@ -45,7 +45,8 @@ final class FileDesk {
   void example(@Nullable Window owner) {
     if (mayLeave(owner)) {
       session.loadExample();
-      tell.accept("The worked example is loaded; save it under a name of your own to keep changes.");
+      tell.accept(
+          "The worked example is loaded; save it under a name of your own to keep changes.");
     }
   }
 
@@ -116,8 +117,7 @@ final class FileDesk {
     alert.setTitle("Hammerman");
     alert.initOwner(owner);
     Optional<ButtonType> answer = alert.showAndWait();
-    return answer.isPresent()
-        && (answer.get() == discard || (answer.get() == save && save(owner)));
+    return answer.isPresent() && (answer.get() == discard || (answer.get() == save && save(owner)));
   }
 
   private void remember(Path file) {
@@ -131,7 +131,8 @@ final class FileDesk {
     chooser
         .getExtensionFilters()
         .addAll(
-            new FileChooser.ExtensionFilter("Hammerman projects", "*" + ProjectFile.EXTENSION, "*.json"),
+            new FileChooser.ExtensionFilter(
+                "Hammerman projects", "*" + ProjectFile.EXTENSION, "*.json"),
             new FileChooser.ExtensionFilter("All files", "*"));
     File folder = new File(settings.text("folder", System.getProperty("user.home")));
     if (folder.isDirectory()) {

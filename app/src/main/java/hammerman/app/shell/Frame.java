@@ -172,7 +172,7 @@ public final class Frame {
     HBox.setHgrow(spring, Priority.ALWAYS);
     undo.setOnAction(e -> session.undo());
     redo.setOnAction(e -> session.redo());
-    HBox top = new HBox(wordmark, line, spring, new HBox(4, undo, redo), menu());
+    HBox top = new HBox(wordmark, line, spring, undo, redo, menu());
     top.getStyleClass().add("line");
     VBox head = new VBox(top, inset(plate, 2, 16, 6, 16), notices);
 
@@ -240,7 +240,8 @@ public final class Frame {
     list.add(Command.of("New project", "Shortcut+N", () -> files.begin(window())));
     list.add(Command.of("Open a project", "Shortcut+O", () -> files.open(window())));
     list.add(Command.of("Save", "Shortcut+S", () -> files.save(window())));
-    list.add(Command.of("Save under another name", "Shortcut+Shift+S", () -> files.saveAs(window())));
+    list.add(
+        Command.of("Save under another name", "Shortcut+Shift+S", () -> files.saveAs(window())));
     list.add(Command.of("Load the worked example", "", () -> files.example(window())));
     list.add(Command.of("Undo", "Shortcut+Z", session::undo));
     list.add(Command.of("Redo", "Shortcut+Shift+Z", session::redo));

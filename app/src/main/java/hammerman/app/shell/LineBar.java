@@ -65,7 +65,13 @@ final class LineBar extends HBox {
   }
 
   void select(Station station) {
-    stops.forEach((s, stop) -> stop.button().setSelected(s == station));
+    stops.forEach(
+        (s, stop) -> {
+          stop.button().setSelected(s == station);
+          if (s == station) {
+            stop.button().requestFocus();
+          }
+        });
   }
 
   void show(Forecast forecast) {
@@ -74,8 +80,7 @@ final class LineBar extends HBox {
           State state = state(station, forecast.judgements());
           stop.mark().getStyleClass().setAll("mark", state.mark);
           stop.state().setText(state.words);
-          stop.button()
-              .setAccessibleText("Station " + station.label() + ", " + state.words);
+          stop.button().setAccessibleText("Station " + station.label() + ", " + state.words);
         });
   }
 

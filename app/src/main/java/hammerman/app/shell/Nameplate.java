@@ -59,14 +59,15 @@ final class Nameplate extends HBox {
     figure(bench, "Energy", Headline.ENERGY);
     figure(bench, "Mass", Headline.MASS);
     figure(bench, "Cells cost", Headline.COST);
-    getChildren().addAll(spring(), rivet());
+    getChildren().add(rivet());
   }
 
   void show(Project project) {
     name.setText(project.name());
     int of = project.variants().size();
     variant.setText(
-        project.variant().name() + (of > 1 ? " · variant " + (project.active() + 1) + " of " + of : ""));
+        project.variant().name()
+            + (of > 1 ? " · variant " + (project.active() + 1) + " of " + of : ""));
   }
 
   void show(Forecast f) {

@@ -19,7 +19,9 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** Cards laid over the page: the palette of commands and the explanation of a screen. Escape closes. */
+/**
+ * Cards laid over the page: the palette of commands and the explanation of a screen. Escape closes.
+ */
 final class Overlay extends StackPane {
   private static final double WIDTH = 520;
 

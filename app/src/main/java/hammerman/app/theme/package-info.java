@@ -1,6 +1,4 @@
-/**
- * Fonts and the two themes.
- */
+/** Fonts and the two themes. */
 @NullMarked
 package hammerman.app.theme;
 

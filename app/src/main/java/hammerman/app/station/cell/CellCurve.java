@@ -66,8 +66,7 @@ final class CellCurve extends Picture {
         voltage[k] = t.at(Trace.Channel.VOLTAGE, at);
         used = voltage[k] >= cell.cutOffVoltage() ? k + 1 : used;
       }
-      return new Curve(
-          held, Arrays.copyOf(charge, used), Arrays.copyOf(voltage, used));
+      return new Curve(held, Arrays.copyOf(charge, used), Arrays.copyOf(voltage, used));
     }
   }
 
@@ -94,26 +93,32 @@ final class CellCurve extends Picture {
     Scale y = new Scale(cell.cutOffVoltage() - 0.1, cell.fullVoltage() + 0.1, height - 26, 26);
     Plot plot =
         new Plot(pen, x, y)
-            .vertical("Voltage of one cell at " + Figures.of(curves.temperature(), Unit.CELSIUS, 0) + ", V")
+            .vertical(
+                "Voltage of one cell at "
+                    + Figures.of(curves.temperature(), Unit.CELSIUS, 0)
+                    + ", V")
             .horizontal("Charge taken out, Ah");
     plot.level(Role.SOFT, cell.cutOffVoltage(), "cut-off", false);
     rest(plot, cell);
-    pen.words(Role.COOL, Pen.TEXT, x.at(cell.capacity() * 0.13), y.at(restAt(cell, 0.87)) - 11, "at rest");
     String[] names = {"heaviest ten minutes", "hardest moment"};
+    double row = y.to() + 8;
+    key(pen, Role.COOL, 1.5, x.to(), row, "at rest");
     for (int k = 0; k < curves.discharges().size(); k++) {
       Curve c = curves.discharges().get(k);
       if (c.charge().length < 2) {
         continue;
       }
-      plot.curve(Role.HOT, k == 0 ? 1.5 : 2.5, c.charge(), c.voltage());
-      int at = (int) (c.charge().length * (k == 0 ? 0.40 : 0.18));
-      pen.words(
-          Role.HOT,
-          Pen.TEXT,
-          x.at(c.charge()[at]) - 4,
-          y.at(c.voltage()[at]) + (k == 0 ? 12 : 16),
-          Figures.of(c.current(), Unit.AMPERE) + ", " + names[k]);
+      double thickness = k == 0 ? 1.2 : 2.8;
+      plot.curve(Role.HOT, thickness, c.charge(), c.voltage());
+      row += 16;
+      key(pen, Role.HOT, thickness, x.to(), row, Figures.of(c.current(), Unit.AMPERE) + ", " + names[k]);
     }
+  }
+
+  /** Names a curve in the corner that falling curves leave free. */
+  private static void key(Pen pen, Role role, double thickness, double right, double y, String name) {
+    pen.line(role, thickness, right - 22, y, right, y);
+    pen.wordsBefore(role, Pen.TEXT, right - 28, y, name);
   }
 
   private static void rest(Plot plot, CellType cell) {

@@ -5,12 +5,18 @@ import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
 import hammerman.cell.CellType;
+import hammerman.finding.Judgement;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
+import hammerman.forecast.Trial;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -24,10 +30,8 @@ import javafx.scene.layout.VBox;
 
 /** The page of station Cell: the library as a list, the chosen cell beside it. */
 public final class CellStation implements StationView {
-  private static final double[] WIDTHS = {160, 52, 50, 50, 74, 50, 46};
-  private static final String[] HEADS = {
-    "Cell", "Chem.", "Ah", "mΩ", "A cont/10 s", "g", "Price"
-  };
+  private static final double[] WIDTHS = {150, 48, 46, 44, 72, 44, 48, 74};
+  private static final String[] HEADS = {"Cell", "Chem.", "Ah", "mΩ", "A cont/10 s", "g", "Price", "These counts"};
 
   private final Bench bench;
   private final Page page;
@@ -37,6 +41,8 @@ public final class CellStation implements StationView {
   private final Label name = new Label();
   private final CellCurve curve = new CellCurve();
   private final Latest curves = new Latest("cell-curves");
+  private final Latest trials = new Latest("cell-trials");
+  private final Map<CellType, Label> verdicts = new HashMap<>();
   private List<CellType> listed = List.of();
 
   public CellStation(Bench bench) {
@@ -50,7 +56,7 @@ public final class CellStation implements StationView {
     }
     head.setStyle("-fx-padding: 0 9 2 9;");
     VBox list = new VBox(head, rows);
-    list.setMinWidth(530);
+    list.setMinWidth(560);
     name.getStyleClass().add("question");
     facts.setHgap(12);
     facts.setVgap(4);
@@ -58,8 +64,8 @@ public final class CellStation implements StationView {
     curve.setPrefHeight(240);
     Label caution =
         new Label(
-            "Reclaimed cells: never revive one that sat below its cut-off, and put aside any that is"
-                + " dented, corroded or warm at rest.");
+            "Reclaimed cells: never revive one that sat below its cut-off, and put aside any that"
+                + " is dented, corroded or warm at rest.");
     caution.getStyleClass().add("caution");
     caution.setMinHeight(Label.USE_PREF_SIZE);
     VBox chosen = new VBox(8, name, facts, curve, caution);
@@ -81,10 +87,13 @@ public final class CellStation implements StationView {
   public void show(Forecast f) {
     CellType cell = f.design().pack().cell();
     list(cell);
-    rows.getChildren()
-        .forEach(n -> ((ToggleButton) n).setSelected(cell.equals(n.getUserData())));
+    rows.getChildren().forEach(n -> ((ToggleButton) n).setSelected(cell.equals(n.getUserData())));
     facts(f);
     curves.submit(() -> CellCurve.Curves.of(f), curve::show);
+    List<CellType> cells = listed;
+    trials.submit(
+        () -> cells.stream().map(c -> Trial.worst(f.design().withCell(c))).toList(),
+        found -> verdicts(cells, found));
     double share = f.chain().demand().peak() / f.design().pack().parallel();
     page.answer(
         "%s: %s per cell at the hardest moment, rated %s for 10 s."
@@ -97,15 +106,16 @@ public final class CellStation implements StationView {
   @Override
   public String help() {
     return """
-        Choose by current as well as by capacity: divide the hardest moment by the number in parallel and \
-        hold it against the cell's ratings. An energy cell gives more Wh per kg; a power cell sags and heats \
-        less.
+    Choose by current as well as by capacity: divide the hardest moment by the number in parallel and \
+    hold it against the cell's ratings. An energy cell gives more Wh per kg; a power cell sags and heats \
+    less.
 
-        The list holds generic classes, with figures typical for the class. The curves show one cell at rest \
-        and at this duty's own currents, in the coldest air of the duty.
+    The list holds generic classes, with figures typical for the class. The curves show one cell at rest \
+    and at this duty's own currents, in the coldest air of the duty.
 
-        Up and Down move in the list, Space chooses. A change of cell keeps the counts; charge voltage and BMS \
-        voltages follow the new cell.""";
+    Up and Down move in the list, Space chooses. A change of cell keeps the counts; charge voltage and BMS \
+    voltages follow the new cell.\
+    """;
   }
 
   /** Lists the library, and the design's own cell if it is not in it. */
@@ -137,6 +147,11 @@ public final class CellStation implements StationView {
       GridPane.setHalignment(label, c < 2 ? HPos.LEFT : HPos.RIGHT);
       line.add(label, c, 0);
     }
+    Label verdict = new Label();
+    verdict.getStyleClass().add("verdict");
+    verdicts.put(cell, verdict);
+    GridPane.setHalignment(verdict, HPos.RIGHT);
+    line.add(verdict, data.length, 0);
     ToggleButton row = new ToggleButton();
     row.setGraphic(line);
     row.getStyleClass().setAll("cell-row");
@@ -159,6 +174,23 @@ public final class CellStation implements StationView {
     return row;
   }
 
+  /** Shows how each cell would do at the present counts. */
+  private void verdicts(List<CellType> cells, List<Optional<Judgement>> found) {
+    for (int k = 0; k < cells.size(); k++) {
+      Label label = verdicts.get(cells.get(k));
+      if (label != null) {
+        Optional<Judgement> worst = found.get(k);
+        label.setText(worst.map(Judgement::word).orElse("serves"));
+        label
+            .getStyleClass()
+            .setAll(
+                "label",
+                "verdict",
+                worst.map(j -> j.severity().name().toLowerCase(Locale.ROOT)).orElse("serves"));
+      }
+    }
+  }
+
   private static GridPane line() {
     GridPane line = new GridPane();
     for (double width : WIDTHS) {
@@ -174,10 +206,23 @@ public final class CellStation implements StationView {
     var t = cell.temperatures();
     String[][] pairs = {
       {"Size", cell.format().sizeText()},
-      {"Full / cut-off", Figures.fixed(cell.fullVoltage(), 2) + " / " + Figures.of(cell.cutOffVoltage(), Unit.VOLT, 2)},
-      {"Charge, kind / fast", Figures.plain(cell.currents().standardCharge()) + " / " + Figures.exact(cell.currents().fastCharge(), Unit.AMPERE)},
+      {
+        "Full / cut-off",
+        Figures.fixed(cell.fullVoltage(), 2)
+            + " / "
+            + Figures.of(cell.cutOffVoltage(), Unit.VOLT, 2)
+      },
+      {
+        "Charge, kind / fast",
+        Figures.plain(cell.currents().standardCharge())
+            + " / "
+            + Figures.exact(cell.currents().fastCharge(), Unit.AMPERE)
+      },
       {"Charge from", Figures.of(t.chargeLowest(), Unit.CELSIUS, 0) + " up"},
-      {"Energy per mass", Figures.number(cell.nominalVoltage() * cell.capacity() / cell.mass()) + " Wh/kg"},
+      {
+        "Energy per mass",
+        Figures.number(cell.nominalVoltage() * cell.capacity() / cell.mass()) + " Wh/kg"
+      },
       {"Hottest allowed", Figures.of(t.dischargeHighest(), Unit.CELSIUS, 0)},
       {"Energy per price", price(cell)},
       {"Figures", cell.source()},

@@ -1,6 +1,4 @@
-/**
- * Station Cell: which cell carries it.
- */
+/** Station Cell: which cell carries it. */
 @NullMarked
 package hammerman.app.station.cell;
 

@@ -27,19 +27,19 @@ public final class DutyStation implements StationView {
 
   public DutyStation(Bench bench) {
     Session session = bench.session();
-    Form machine = machine(session);
-    VBox left = machine.node();
-    left.setMinWidth(336);
-    left.setMaxWidth(336);
-    VBox right = new VBox(8, new TaskForm(session).form().node(), trace);
+    HBox forms =
+        new HBox(24, machine(session).node(), air(session).node(), habits(session).node());
+    forms.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
+    VBox task = new TaskForm(session).form().node();
+    task.setMinWidth(470);
+    task.setMaxWidth(470);
+    VBox drawn = new VBox(4, Page.heading("One round, at the battery"), trace);
     VBox.setVgrow(trace, Priority.ALWAYS);
-    trace.setMinHeight(150);
-    trace.setPrefHeight(170);
-    HBox.setHgrow(right, Priority.ALWAYS);
-    HBox columns = new HBox(28, left, right);
-    VBox body = new VBox(8, beginning(session), columns);
-    VBox.setVgrow(columns, Priority.ALWAYS);
-    page = new Page(Station.DUTY, body);
+    trace.setPrefHeight(240);
+    HBox.setHgrow(drawn, Priority.ALWAYS);
+    HBox lower = new HBox(24, task, drawn);
+    VBox.setVgrow(lower, Priority.ALWAYS);
+    page = new Page(Station.DUTY, new VBox(10, beginning(session), forms, lower));
   }
 
   @Override
@@ -68,23 +68,25 @@ public final class DutyStation implements StationView {
   @Override
   public String help() {
     return """
-        Read the machine's limits off its controller: the voltage at which it cuts out, the highest it \
-        survives, the battery current at full effort and at most, and what it pushes back when braking.
+    Read the machine's limits off its controller: the voltage at which it cuts out, the highest it \
+    survives, the battery current at full effort and at most, and what it pushes back when braking.
 
-        Then say what one charge must do: so many hours at so many watts, a distance, or a round of \
-        segments repeated. The hardest moment (a hill, a cold start, a stall) decides the current per cell \
-        and the sag.
+    Then say what one charge must do: so many hours at so many watts, a distance, or a round of \
+    segments repeated. The hardest moment (a hill, a cold start, a stall) decides the current per cell \
+    and the sag.
 
-        Every field takes a unit: “25 min”, “1.2 kW”, “10 km/h”, with a decimal comma or point. A \
-        vehicle's permitted power is set by local rules; look them up first.""";
+    Every field takes a unit: “25 min”, “1.2 kW”, “10 km/h”, with a decimal comma or point. A \
+    vehicle's permitted power is set by local rules; look them up first.\
+    """;
   }
 
   private static Node beginning(Session session) {
     Label words =
         new Label(
-            "Begin with the machine: what its controller says about voltage and current. Or look at a"
-                + " design that is done.");
-    words.setMaxWidth(560);
+            "Begin with the machine: what its controller says about voltage and current. Or look at"
+                + " a design that is done.");
+    words.setMaxWidth(620);
+    words.setMinHeight(Label.USE_PREF_SIZE);
     Button example = new Button("Load the worked example");
     example.setId("load-example");
     example.getStyleClass().add("act");
@@ -95,45 +97,137 @@ public final class DutyStation implements StationView {
     card.getStyleClass().add("empty-card");
     Runnable follow =
         () -> {
-          boolean empty = session.stateProperty().get().file() == null && !session.isEdited(Station.DUTY);
+          boolean empty = !session.isEdited(Station.DUTY);
           card.setVisible(empty);
           card.setManaged(empty);
         };
-    session.stateProperty().addListener((o, was, is) -> follow.run());
+    session.projectProperty().addListener((o, was, is) -> follow.run());
     follow.run();
     return card;
   }
 
+  private static Form form(Session session) {
+    return new Form(session, Station.DUTY, 138, 76);
+  }
+
   private static Form machine(Session session) {
-    Form form = new Form(session, Station.DUTY);
+    Form form = form(session);
     form.section("Machine, off its controller")
         .text(
             "Machine",
             p -> p.duty().machine().name(),
             (p, v) -> duty(p, d -> d.withMachine(d.machine().withName(v))));
-    in(form, "Cuts out below", Unit.VOLT, d -> d.machine().cutOutVoltage(), (d, v) -> d.withMachine(d.machine().withCutOutVoltage(v)));
-    in(form, "Survives at most", Unit.VOLT, d -> d.machine().maximumVoltage(), (d, v) -> d.withMachine(d.machine().withMaximumVoltage(v)));
-    in(form, "Draws at full effort", Unit.AMPERE, d -> d.machine().fullEffortCurrent(), (d, v) -> d.withMachine(d.machine().withFullEffortCurrent(v)));
-    in(form, "Lets through at most", Unit.AMPERE, d -> d.machine().peakCurrent(), (d, v) -> d.withMachine(d.machine().withPeakCurrent(v)));
-    in(form, "Pushes back braking", Unit.AMPERE, d -> d.machine().regenerationCurrent(), (d, v) -> d.withMachine(d.machine().withRegenerationCurrent(v)));
+    in(
+        form,
+        "Cuts out below",
+        Unit.VOLT,
+        d -> d.machine().cutOutVoltage(),
+        (d, v) -> d.withMachine(d.machine().withCutOutVoltage(v)));
+    in(
+        form,
+        "Survives at most",
+        Unit.VOLT,
+        d -> d.machine().maximumVoltage(),
+        (d, v) -> d.withMachine(d.machine().withMaximumVoltage(v)));
+    in(
+        form,
+        "Draws at full effort",
+        Unit.AMPERE,
+        d -> d.machine().fullEffortCurrent(),
+        (d, v) -> d.withMachine(d.machine().withFullEffortCurrent(v)));
+    in(
+        form,
+        "Lets through at most",
+        Unit.AMPERE,
+        d -> d.machine().peakCurrent(),
+        (d, v) -> d.withMachine(d.machine().withPeakCurrent(v)));
+    in(
+        form,
+        "Pushes back braking",
+        Unit.AMPERE,
+        d -> d.machine().regenerationCurrent(),
+        (d, v) -> d.withMachine(d.machine().withRegenerationCurrent(v)));
+    return form;
+  }
+
+  private static Form air(Session session) {
+    Form form = form(session);
     form.section("Hardest moment")
         .text(
             "What happens",
             p -> p.duty().hardest().name(),
             (p, v) -> duty(p, d -> d.withHardest(d.hardest().withName(v))));
-    in(form, "Battery current", Unit.AMPERE, d -> d.hardest().current(), (d, v) -> d.withHardest(d.hardest().withCurrent(v)));
-    in(form, "Lasts", Unit.SECOND, d -> d.hardest().duration(), (d, v) -> d.withHardest(d.hardest().withDuration(v)));
+    in(
+        form,
+        "Battery current",
+        Unit.AMPERE,
+        d -> d.hardest().current(),
+        (d, v) -> d.withHardest(d.hardest().withCurrent(v)));
+    in(
+        form,
+        "Lasts",
+        Unit.SECOND,
+        d -> d.hardest().duration(),
+        (d, v) -> d.withHardest(d.hardest().withDuration(v)));
     form.section("Air around it");
-    in(form, "Coldest in use", Unit.CELSIUS, d -> d.surroundings().coldestInUse(), (d, v) -> d.withSurroundings(d.surroundings().withColdestInUse(v)));
-    in(form, "Hottest in use", Unit.CELSIUS, d -> d.surroundings().hottestInUse(), (d, v) -> d.withSurroundings(d.surroundings().withHottestInUse(v)));
-    in(form, "Coldest when charging", Unit.CELSIUS, d -> d.surroundings().coldestCharging(), (d, v) -> d.withSurroundings(d.surroundings().withColdestCharging(v)));
-    in(form, "Where it is stored", Unit.CELSIUS, d -> d.surroundings().storage(), (d, v) -> d.withSurroundings(d.surroundings().withStorage(v)));
+    in(
+        form,
+        "Coldest in use",
+        Unit.CELSIUS,
+        d -> d.surroundings().coldestInUse(),
+        (d, v) -> d.withSurroundings(d.surroundings().withColdestInUse(v)));
+    in(
+        form,
+        "Hottest in use",
+        Unit.CELSIUS,
+        d -> d.surroundings().hottestInUse(),
+        (d, v) -> d.withSurroundings(d.surroundings().withHottestInUse(v)));
+    in(
+        form,
+        "Coldest when charging",
+        Unit.CELSIUS,
+        d -> d.surroundings().coldestCharging(),
+        (d, v) -> d.withSurroundings(d.surroundings().withColdestCharging(v)));
+    return form;
+  }
+
+  private static Form habits(Session session) {
+    Form form = form(session);
     form.section("Habits and limits");
-    in(form, "This duty, times", Unit.PER_WEEK, d -> d.habits().cycles(), (d, v) -> d.withHabits(d.habits().withCycles(v)));
-    in(form, "Stored at charge", Unit.PERCENT, d -> d.habits().storageSoc(), (d, v) -> d.withHabits(d.habits().withStorageSoc(v)));
-    in(form, "Worn out at capacity", Unit.PERCENT, d -> d.habits().endOfLife(), (d, v) -> d.withHabits(d.habits().withEndOfLife(v)));
-    form.optional("Mass at most", Unit.KILOGRAM, p -> p.duty().bounds().mass(), (p, v) -> duty(p, d -> d.withBounds(d.bounds().withMass(v))));
-    form.optional("Cells cost at most", Unit.MONEY, p -> p.duty().bounds().budget(), (p, v) -> duty(p, d -> d.withBounds(d.bounds().withBudget(v))));
+    in(
+        form,
+        "Where it is stored",
+        Unit.CELSIUS,
+        d -> d.surroundings().storage(),
+        (d, v) -> d.withSurroundings(d.surroundings().withStorage(v)));
+    in(
+        form,
+        "This duty, times",
+        Unit.PER_WEEK,
+        d -> d.habits().cycles(),
+        (d, v) -> d.withHabits(d.habits().withCycles(v)));
+    in(
+        form,
+        "Stored at charge",
+        Unit.PERCENT,
+        d -> d.habits().storageSoc(),
+        (d, v) -> d.withHabits(d.habits().withStorageSoc(v)));
+    in(
+        form,
+        "Worn out at capacity",
+        Unit.PERCENT,
+        d -> d.habits().endOfLife(),
+        (d, v) -> d.withHabits(d.habits().withEndOfLife(v)));
+    form.optional(
+        "Mass at most",
+        Unit.KILOGRAM,
+        p -> p.duty().bounds().mass(),
+        (p, v) -> duty(p, d -> d.withBounds(d.bounds().withMass(v))));
+    form.optional(
+        "Cells cost at most",
+        Unit.MONEY,
+        p -> p.duty().bounds().budget(),
+        (p, v) -> duty(p, d -> d.withBounds(d.bounds().withBudget(v))));
     return form;
   }
 

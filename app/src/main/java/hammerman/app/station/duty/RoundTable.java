@@ -79,7 +79,12 @@ final class RoundTable extends VBox {
     String which = "segment " + (k + 1);
     TextField name = new TextField(s.name());
     name.setAccessibleText("Name of " + which);
-    onCommit(name, () -> edit("Name of " + which, r -> r.withSegment(k, r.segments().get(k).withName(name.getText()))));
+    onCommit(
+        name,
+        () ->
+            edit(
+                "Name of " + which,
+                r -> r.withSegment(k, r.segments().get(k).withName(name.getText()))));
     grid.add(name, 0, k + 1);
     number(k, 1, "Power of " + which, Unit.WATT, Figures.plain(s.power()), Task.Segment::withPower);
     number(

@@ -32,10 +32,30 @@ final class TaskForm {
     kind(group, "Distance", Task.ByDistance.class, TaskForm::asDistance);
     form.section("Task on one charge").add(kinds);
     field(Task.ByTime.class, "Power", Unit.WATT, Task.ByTime::power, Task.ByTime::withPower);
-    field(Task.ByTime.class, "Wanted for", Unit.HOUR, Task.ByTime::duration, Task.ByTime::withDuration);
-    field(Task.ByDistance.class, "Distance wanted", Unit.KILOMETRE, Task.ByDistance::distance, Task.ByDistance::withDistance);
-    field(Task.ByDistance.class, "Consumption", Unit.WATT_HOUR_PER_KILOMETRE, Task.ByDistance::consumption, Task.ByDistance::withConsumption);
-    field(Task.ByDistance.class, "Mean speed", Unit.KILOMETRE_PER_HOUR, Task.ByDistance::speed, Task.ByDistance::withSpeed);
+    field(
+        Task.ByTime.class,
+        "Wanted for",
+        Unit.HOUR,
+        Task.ByTime::duration,
+        Task.ByTime::withDuration);
+    field(
+        Task.ByDistance.class,
+        "Distance wanted",
+        Unit.KILOMETRE,
+        Task.ByDistance::distance,
+        Task.ByDistance::withDistance);
+    field(
+        Task.ByDistance.class,
+        "Consumption",
+        Unit.WATT_HOUR_PER_KILOMETRE,
+        Task.ByDistance::consumption,
+        Task.ByDistance::withConsumption);
+    field(
+        Task.ByDistance.class,
+        "Mean speed",
+        Unit.KILOMETRE_PER_HOUR,
+        Task.ByDistance::speed,
+        Task.ByDistance::withSpeed);
     form.count(
         "Rounds on one charge",
         p -> ((Task.ByRound) p.duty().task()).rounds(),
@@ -55,7 +75,9 @@ final class TaskForm {
     rounds.setVisible(round);
     rounds.setManaged(round);
     rounds.show(task);
-    kinds.getChildren().forEach(n -> ((ToggleButton) n).setSelected(n.getUserData() == task.getClass()));
+    kinds
+        .getChildren()
+        .forEach(n -> ((ToggleButton) n).setSelected(n.getUserData() == task.getClass()));
   }
 
   private void kind(
@@ -68,7 +90,8 @@ final class TaskForm {
         e -> {
           Task now = session.project().duty().task();
           if (now.getClass() != type) {
-            session.edit("Kind of task", Station.DUTY, p -> withTask(p, convert.apply(p.duty().task())));
+            session.edit(
+                "Kind of task", Station.DUTY, p -> withTask(p, convert.apply(p.duty().task())));
           }
           show(session.project().duty().task());
         });
@@ -96,7 +119,8 @@ final class TaskForm {
 
   /** Each form of a task begins with the energy and time of the one before. */
   private static Task asTime(Task task) {
-    return new Task.ByTime(Math.max(1, energy(task) / task.load().duration()), task.load().duration());
+    return new Task.ByTime(
+        Math.max(1, energy(task) / task.load().duration()), task.load().duration());
   }
 
   private static Task asDistance(Task task) {

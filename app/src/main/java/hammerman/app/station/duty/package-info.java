@@ -1,6 +1,4 @@
-/**
- * Station Duty: what the pack must do.
- */
+/** Station Duty: what the pack must do. */
 @NullMarked
 package hammerman.app.station.duty;
 

@@ -47,13 +47,13 @@ public final class ForecastStation implements StationView {
     VBox.setVgrow(life, Priority.ALWAYS);
     HBox.setHgrow(sagSheet, Priority.ALWAYS);
     HBox.setHgrow(lifeSheet, Priority.ALWAYS);
-    sag.setPrefWidth(100);
-    life.setPrefWidth(100);
+    sagSheet.setPrefWidth(100);
+    lifeSheet.setPrefWidth(100);
     HBox below = new HBox(20, sagSheet, lifeSheet);
-    below.setPrefHeight(210);
+    below.setPrefHeight(196);
     below.setMinHeight(180);
     VBox.setVgrow(trace, Priority.ALWAYS);
-    trace.setPrefHeight(300);
+    trace.setPrefHeight(330);
     page = new Page(Station.FORECAST, new VBox(6, row, fullEffort, trace, below));
   }
 
@@ -79,9 +79,8 @@ public final class ForecastStation implements StationView {
     sag.show(f.chain());
     life.show(f);
     lifeTitle.setText(
-        "Life with a ceiling of %s, mostly limited by %s"
-            .formatted(
-                Figures.of(f.chain().ceiling(), Unit.PERCENT, 0), f.life().limit().words()));
+        "Life, charged to %s; limited by %s"
+            .formatted(Figures.of(f.chain().ceiling(), Unit.PERCENT, 0), f.life().limit().words()));
     fullEffort.setText(fullEffort(f));
     page.answer(answer(f));
   }
@@ -89,15 +88,16 @@ public final class ForecastStation implements StationView {
   @Override
   public String help() {
     return """
-        The run starts from the charge ceiling, in the hottest air, and goes on past the duty until \
-        something ends it: the machine's cut-out, the BMS, an empty cell or heat. Move over the trace, or use \
-        Left and Right, to read every curve at one time.
+    The run starts from the charge ceiling, in the hottest air, and goes on past the duty until \
+    something ends it: the machine's cut-out, the BMS, an empty cell or heat. Move over the trace, or use \
+    Left and Right, to read every curve at one time.
 
-        The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
-        the line is after 10 s. A dot below the cut-out is a moment that stops the machine.
+    The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
+    the line is after 10 s. A dot below the cut-out is a moment that stops the machine.
 
-        Life is a band: 30 % of the loss either way. Press any figure to see how it came about, with its \
-        source and the range in which it holds.""";
+    Life is a band: 30 % of the loss either way. Press any figure to see how it came about, with its \
+    source and the range in which it holds.\
+    """;
   }
 
   private void figure(Bench bench, String name, Headline headline) {
@@ -125,10 +125,8 @@ public final class ForecastStation implements StationView {
           "the machine cuts out at " + Figures.of(o.limit(), Unit.VOLT, 1);
       case Outcome.Empty o -> "the cells are empty";
       case Outcome.TooHot o -> "the cells reach " + Figures.of(o.limit(), Unit.CELSIUS, 0);
-      case Outcome.OverCurrent o ->
-          "the BMS opens at " + Figures.of(o.current(), Unit.AMPERE);
-      case Outcome.CannotDeliver o ->
-          "it cannot deliver " + Figures.of(o.demand(), Unit.WATT);
+      case Outcome.OverCurrent o -> "the BMS opens at " + Figures.of(o.current(), Unit.AMPERE);
+      case Outcome.CannotDeliver o -> "it cannot deliver " + Figures.of(o.demand(), Unit.WATT);
     };
   }
 
@@ -141,7 +139,8 @@ public final class ForecastStation implements StationView {
             : "does not reach the cells' temperature limit before the pack ends";
     String braking =
         f.duty().totals().regenerated() > 0
-            ? " Braking gives back %s.".formatted(Figures.of(f.duty().totals().energyBack(), Unit.WATT_HOUR))
+            ? " Braking gives back %s."
+                .formatted(Figures.of(f.duty().totals().energyBack(), Unit.WATT_HOUR))
             : "";
     return "Full effort (%s) in the hottest air %s.%s"
         .formatted(Figures.of(current, Unit.AMPERE), heat, braking);

@@ -9,6 +9,7 @@ import hammerman.forecast.Forecast;
 import hammerman.life.LifeForecast;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -59,7 +60,8 @@ final class LifeSheet extends Picture {
     }
     plot.band(Role.HOT, 0.16, xs, low, high);
     plot.curve(Role.SOFT, 1, xs, calendar);
-    plot.curve(Role.HOT, 2.5, xs, mean);
+    int inside = (int) points.stream().filter(p -> 1 - p.loss() >= floor).count();
+    plot.curve(Role.HOT, 2.5, Arrays.copyOf(xs, inside), Arrays.copyOf(mean, inside));
     others(pen, plot, f, x, y, floor);
     plot.level(
         Role.INK,
@@ -74,6 +76,7 @@ final class LifeSheet extends Picture {
   }
 
   private static void others(Pen pen, Plot plot, Forecast f, Scale x, Scale y, double floor) {
+    int row = 0;
     for (Forecast.CeilingLife other : f.otherCeilings()) {
       List<LifeForecast.Point> points =
           other.life().curve().stream()
@@ -84,9 +87,13 @@ final class LifeSheet extends Picture {
       plot.curve(Role.COOL, 1.5, xs, ys);
       int last = xs.length - 1;
       String words =
-          Figures.of(other.ceiling(), Unit.PERCENT, 0) + (other.serves() ? "" : ", too short");
-      double at = Math.min(x.at(xs[last]) + 4, x.to() - pen.width(Pen.TEXT, words));
-      pen.words(Role.COOL, Pen.TEXT, at, y.at(ys[last]) - 8, words);
+          "ceiling "
+              + Figures.of(other.ceiling(), Unit.PERCENT, 0)
+              + (other.serves() ? "" : ", too short for the duty");
+      double at = Math.min(x.at(xs[last]) + 12, x.to() - pen.width(Pen.TEXT, words));
+      double level = y.at(ys[last]) - 34 + 14 * row++;
+      pen.line(Role.COOL, 1, x.at(xs[last]), y.at(ys[last]), at - 3, level);
+      pen.words(Role.COOL, Pen.TEXT, at, level, words);
     }
   }
 

@@ -23,8 +23,8 @@ final class RunTrace extends Picture {
   private static final double LEFT = 46;
   private static final double RIGHT = 88;
   private static final double TOP = 20;
-  private static final double BOTTOM = 24;
-  private static final double GAP = 22;
+  private static final double BOTTOM = 20;
+  private static final double GAP = 20;
 
   private @Nullable Forecast forecast;
   private double cross = Double.NaN;
@@ -79,7 +79,16 @@ final class RunTrace extends Picture {
     double cutOut = f.design().duty().machine().cutOutVoltage();
     strip(pen, x, values, Channel.VOLTAGE, "Voltage at the machine, V", Role.INK, 0, strip, cutOut);
     strip(pen, x, values, Channel.CURRENT, "Current, A", Role.HOT, 1, strip, 0);
-    strip(pen, x, values, Channel.TEMPERATURE, "Cell temperature, °C", Role.HOT, 2, strip, Double.NaN);
+    strip(
+        pen,
+        x,
+        values,
+        Channel.TEMPERATURE,
+        "Cell temperature, °C",
+        Role.HOT,
+        2,
+        strip,
+        Double.NaN);
     Plot last = strip(pen, x, values, Channel.SOC, "Charge, %", Role.COOL, 3, strip, 0);
     last.horizontal(hours ? "Time, h" : "Time, min");
     events(pen, f, x, unit, height);
@@ -120,7 +129,7 @@ final class RunTrace extends Picture {
     plot.band(role, 0.35, xs, low, high);
     plot.curve(role, 1.2, xs, high);
     if (channel == Channel.VOLTAGE) {
-      plot.level(Role.HOT, include, "machine cuts out", true);
+      plot.level(Role.HOT, include, "machine cuts out", false);
     }
     return plot;
   }
@@ -133,7 +142,9 @@ final class RunTrace extends Picture {
     };
   }
 
-  /** Least and most of every channel within each pixel column: time, then a pair for each channel. */
+  /**
+   * Least and most of every channel within each pixel column: time, then a pair for each channel.
+   */
   private static double[][] columns(Trace trace, int pixels) {
     int channels = Channel.values().length;
     int n = Math.min(pixels, trace.size());
@@ -180,8 +191,7 @@ final class RunTrace extends Picture {
     };
   }
 
-  private void crosshair(
-      Pen pen, Trace trace, Scale x, double unit, double strip, double height) {
+  private void crosshair(Pen pen, Trace trace, Scale x, double unit, double strip, double height) {
     if (Double.isNaN(cross) || trace.size() == 0) {
       return;
     }

@@ -39,8 +39,7 @@ final class SagFan extends Picture {
     double cold = c.design().duty().surroundings().coldestInUse();
     double most = 1.15 * c.demand().peak();
     double cutOut = c.design().duty().machine().cutOutVoltage();
-    double lowest =
-        Math.min(cutOut, path.voltage(most, 0.1, cold, Path.Settling.SETTLED));
+    double lowest = Math.min(cutOut, path.voltage(most, 0.1, cold, Path.Settling.SETTLED));
     double span = path.openCircuit(1) - lowest;
     Scale x = new Scale(0, most, 44, width - 44);
     Scale y = new Scale(lowest - 0.06 * span, path.openCircuit(1) + 0.06 * span, height - 26, 26);
@@ -85,7 +84,12 @@ final class SagFan extends Picture {
         ys[s.ordinal()][k] = c.path().voltage(xs[k], soc, cold, s);
       }
     }
-    plot.band(Role.COOL, 0.14, xs, ys[Path.Settling.SETTLED.ordinal()], ys[Path.Settling.OHMIC.ordinal()]);
+    plot.band(
+        Role.COOL,
+        0.14,
+        xs,
+        ys[Path.Settling.SETTLED.ordinal()],
+        ys[Path.Settling.OHMIC.ordinal()]);
     plot.curve(Role.COOL, 1.5, xs, ys[Path.Settling.TEN_SECONDS.ordinal()]);
     pen.words(
         Role.COOL,

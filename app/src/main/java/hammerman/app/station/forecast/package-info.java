@@ -1,6 +1,4 @@
-/**
- * Station Forecast: what it will do.
- */
+/** Station Forecast: what it will do. */
 @NullMarked
 package hammerman.app.station.forecast;
 

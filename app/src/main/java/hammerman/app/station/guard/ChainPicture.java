@@ -14,14 +14,15 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The chain of ratings: one ampere axis, a row for each link with its continuous rating as a solid bar
- * and its short-time rating as a hatched one, and the duty's two demands drawn through all of them.
+ * The chain of ratings: one ampere axis, a row for each link with its continuous rating as a solid
+ * bar and its short-time rating as a hatched one, and the duty's two demands drawn through all of
+ * them.
  */
 final class ChainPicture extends Picture {
-  private static final double LEFT = 132;
+  private static final double LEFT = 186;
   private static final double RIGHT = 14;
   private static final double TOP = 44;
-  private static final double BOTTOM = 28;
+  private static final double BOTTOM = 22;
 
   private @Nullable Chain chain;
 
@@ -45,7 +46,9 @@ final class ChainPicture extends Picture {
     Demand demand = c.demand();
     double most = Math.max(demand.continuous(), demand.peak());
     double ratings = c.links().stream().mapToDouble(Link::shortTime).max().orElse(most);
-    Scale x = new Scale(0, Math.max(1.15 * most, Math.min(ratings * 1.05, 2.6 * most)), LEFT, width - RIGHT);
+    Scale x =
+        new Scale(
+            0, Math.max(1.15 * most, Math.min(ratings * 1.05, 2.6 * most)), LEFT, width - RIGHT);
     axis(pen, x, height);
     List<Link> links = c.links();
     double step = (height - TOP - BOTTOM) / links.size();
@@ -63,7 +66,12 @@ final class ChainPicture extends Picture {
     for (double tick : x.ticks(60)) {
       pen.line(Role.FAINT, 1, x.at(tick), TOP, x.at(tick), height - BOTTOM);
       if (x.at(tick) < x.to() - 70) {
-        pen.figureCentred(Role.SOFT, Pen.TEXT, x.at(tick), height - BOTTOM + 12, Figures.fixed(tick, x.decimals(60)));
+        pen.figureCentred(
+            Role.SOFT,
+            Pen.TEXT,
+            x.at(tick),
+            height - BOTTOM + 12,
+            Figures.fixed(tick, x.decimals(60)));
       }
     }
     pen.line(Role.INK, 1, x.from(), height - BOTTOM, x.to(), height - BOTTOM);
@@ -81,18 +89,25 @@ final class ChainPicture extends Picture {
     pen.frame(bar, 1, x.from(), top, shortEnd - x.from(), thick);
     pen.hatch(bar, x.from(), top, shortEnd - x.from(), thick, 6);
     pen.fill(bar, x.from(), top, longEnd - x.from(), thick);
-    pen.strong(Role.INK, 13, 4, y + step * 0.5 - 7, title(link.kind()));
-    pen.words(Role.SOFT, Pen.TEXT, 4, y + step * 0.5 + 8, link.name());
-    String figures =
+    pen.strong(Role.INK, 13, 4, y + step * 0.5 - 8, title(link.kind()));
+    pen.words(
+        Role.SOFT, Pen.TEXT, 12 + pen.width(13.5, title(link.kind())), y + step * 0.5 - 8, link.name());
+    pen.words(
+        Role.SOFT,
+        Pen.TEXT,
+        4,
+        y + step * 0.5 + 8,
         Figures.of(link.continuous(), Unit.AMPERE)
             + " for long, "
             + Figures.of(link.shortTime(), Unit.AMPERE)
-            + " for a moment";
-    double textY = top + thick + 9;
-    pen.words(Role.SOFT, Pen.TEXT, x.from() + 2, textY, figures);
+            + " briefly");
     if (weakest) {
-      String word = over ? "overloaded, " + percent(-link.margin(demand)) + " too much" : "weakest link, " + percent(link.margin(demand)) + " to spare";
-      pen.strong(over ? Role.HOT : Role.INK, 12, x.from() + 14 + pen.width(Pen.TEXT, figures), textY, word);
+      String word =
+          over
+              ? "overloaded by " + percent(-link.margin(demand))
+              : "weakest link, " + percent(link.margin(demand)) + " to spare";
+      double at = Math.min(shortEnd + 10, x.to() - pen.width(12.5, word));
+      pen.tag(over ? Role.HOT : Role.INK, 12, at, y + step * 0.5, word);
     }
   }
 
@@ -115,7 +130,7 @@ final class ChainPicture extends Picture {
   private static void window(Pen pen, FuseWindow window, Scale x, double y, double step) {
     double at = y + step * 0.5 - Math.min(16, step * 0.36) / 2 - 6;
     if (window.empty()) {
-      pen.words(Role.HOT, Pen.TEXT, x.from() + 2, at - 3, "no rating suits this wire");
+      pen.tag(Role.HOT, Pen.TEXT, x.from() + 2, at - 3, "no rating suits this wire");
       return;
     }
     double left = x.at(window.lower());
@@ -123,7 +138,7 @@ final class ChainPicture extends Picture {
     pen.line(Role.INK, 2, left, at, right, at);
     pen.line(Role.INK, 2, left, at - 4, left, at + 4);
     pen.line(Role.INK, 2, right, at - 4, right, at + 4);
-    pen.words(Role.INK, Pen.TEXT, right + 5, at, "window");
+    pen.tag(Role.INK, Pen.TEXT, right + 6, at - 1, "fuse window");
   }
 
   private static void demand(Pen pen, Demand demand, Scale x, double height) {
@@ -137,12 +152,12 @@ final class ChainPicture extends Picture {
             + Figures.of(demand.peak(), Unit.AMPERE)
             + " for "
             + Figures.duration(demand.peakDuration());
-    label(pen, first, continuous, 32, x);
-    label(pen, second, peak, 16, x);
+    label(pen, first, continuous, 32, continuous < peak ? peak : x.to());
+    label(pen, second, peak, 16, x.to());
   }
 
-  private static void label(Pen pen, String text, double at, double y, Scale x) {
-    if (at + 6 + pen.width(Pen.TEXT, text) < x.to()) {
+  private static void label(Pen pen, String text, double at, double y, double end) {
+    if (at + 6 + pen.width(Pen.TEXT, text) < end) {
       pen.words(Role.INK, Pen.TEXT, at + 6, y, text);
     } else {
       pen.wordsBefore(Role.INK, Pen.TEXT, at - 6, y, text);

@@ -24,7 +24,6 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -39,25 +38,31 @@ public final class GuardStation implements StationView {
   private final FigureView ceiling;
 
   public GuardStation(Bench bench) {
-    VBox left = form(bench.session()).node();
-    left.setMinWidth(300);
-    left.setMaxWidth(300);
     window = bench.figure("Fuse window", Headline.FUSE_WINDOW);
     ampacity = bench.figure("Wire carries", Headline.WIRE_AMPACITY);
     shortCircuit = bench.figure("Shorted, it gives", Headline.SHORT_CIRCUIT);
     ceiling = bench.figure("Charges to", Headline.CHARGE_CEILING);
-    FlowPane figures = new FlowPane(4, 0, window, ampacity, shortCircuit, ceiling);
+    HBox figures = new HBox(18, window, ampacity, shortCircuit, ceiling);
     Label caution =
         new Label(
-            "A shorted pack welds tools and burns hands: rings off, insulated tools, fuse fitted last."
-                + " Charge where it may burn without harm, never below 0 °C, never unattended. Never take a"
-                + " protection out of a ready-made battery or open a charger.");
+            "A shorted pack welds tools and burns hands: rings off, insulated tools, fuse fitted"
+                + " last. Charge where it may burn without harm, never below 0 °C, never"
+                + " unattended. Never take a protection out of a ready-made battery or open a"
+                + " charger.");
     caution.getStyleClass().add("caution");
     caution.setMinHeight(Label.USE_PREF_SIZE);
     VBox.setVgrow(chain, Priority.ALWAYS);
-    VBox right = new VBox(8, Page.heading("The chain, from the cell to the machine"), chain, figures, caution);
-    HBox.setHgrow(right, Priority.ALWAYS);
-    page = new Page(Station.GUARD, new HBox(24, left, right));
+    Session session = bench.session();
+    HBox forms =
+        new HBox(
+            22,
+            protection(session).node(),
+            bmsLimits(session).node(),
+            chargeAndFuse(session).node(),
+            wire(session).node());
+    forms.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
+    chain.setPrefHeight(300);
+    page = new Page(Station.GUARD, new VBox(6, chain, figures, forms, caution));
   }
 
   @Override
@@ -90,20 +95,25 @@ public final class GuardStation implements StationView {
   @Override
   public String help() {
     return """
-        The chain shows every link on one ampere axis: the solid bar is what it carries for long, the \
-        hatched bar what it stands for the length of the hardest moment. A link that ends left of a demand is \
-        overloaded.
+    The chain shows every link on one ampere axis: the solid bar is what it carries for long, the \
+    hatched bar what it stands for the length of the hardest moment. A link that ends left of a demand is \
+    overloaded.
 
-        The fuse must be large enough not to blow on a hard start and small enough to protect the thinnest \
-        wire: that is its window. Its DC voltage must cover the full pack, and its interrupt rating the \
-        short-circuit current.
+    The fuse must be large enough not to blow on a hard start and small enough to protect the thinnest \
+    wire: that is its window. Its DC voltage must cover the full pack, and its interrupt rating the \
+    short-circuit current.
 
-        Wire takes “10 AWG” or “6 mm2”. Charging lower than full costs range and buys years; the Forecast \
-        shows both. Work on mains and fixed installations belongs to a licensed person.""";
+    Wire takes “10 AWG” or “6 mm2”. Charging lower than full costs range and buys years; the Forecast \
+    shows both. Work on mains and fixed installations belongs to a licensed person.\
+    """;
   }
 
   private static Form form(Session session) {
-    Form form = new Form(session, Station.GUARD);
+    return new Form(session, Station.GUARD, 112, 62);
+  }
+
+  private static Form protection(Session session) {
+    Form form = form(session);
     form.section("Protection")
         .choice(
             "School",
@@ -111,17 +121,62 @@ public final class GuardStation implements StationView {
             School::words,
             p -> School.of(p.variant().guard().protection()),
             (p, v) -> guard(p, g -> g.withProtection(v.apply(g.protection(), p))));
-    form.count("BMS groups", p -> bms(p).series(), (p, n) -> withBms(p, b -> b.withSeries(n)), GuardStation::hasBms);
+    form.count(
+        "BMS groups",
+        p -> bms(p).series(),
+        (p, n) -> withBms(p, b -> b.withSeries(n)),
+        GuardStation::hasBms);
     bms(form, "Carries for long", Unit.AMPERE, Bms::continuousCurrent, Bms::withContinuousCurrent);
-    bms(form, "Opens above", Unit.AMPERE, Bms::overCurrent, (b, v) -> b.withTrip(v, b.overCurrentDelay()));
-    bms(form, "After", Unit.SECOND, Bms::overCurrentDelay, (b, v) -> b.withTrip(b.overCurrent(), v));
+    bms(
+        form,
+        "Opens above",
+        Unit.AMPERE,
+        Bms::overCurrent,
+        (b, v) -> b.withTrip(v, b.overCurrentDelay()));
+    bms(
+        form,
+        "After",
+        Unit.SECOND,
+        Bms::overCurrentDelay,
+        (b, v) -> b.withTrip(b.overCurrent(), v));
+    return form;
+  }
+
+  private static Form bmsLimits(Session session) {
+    Form form = form(session);
+    form.section("BMS limits");
     bms(form, "Lets in at most", Unit.AMPERE, Bms::chargeCurrent, Bms::withChargeCurrent);
-    bms(form, "Group too low", Unit.VOLT, Bms::cutOffVoltage, (b, v) -> b.withVoltages(v, b.overVoltage()));
-    bms(form, "Group too high", Unit.VOLT, Bms::overVoltage, (b, v) -> b.withVoltages(b.cutOffVoltage(), v));
-    bms(form, "Path resistance", Unit.MILLIOHM, Bms::resistance, Bms::withResistance);
+    bms(
+        form,
+        "Group too low",
+        Unit.VOLT,
+        Bms::cutOffVoltage,
+        (b, v) -> b.withVoltages(v, b.overVoltage()));
+    bms(
+        form,
+        "Group too high",
+        Unit.VOLT,
+        Bms::overVoltage,
+        (b, v) -> b.withVoltages(b.cutOffVoltage(), v));
+    bms(form, "Resistance", Unit.MILLIOHM, Bms::resistance, Bms::withResistance);
+    return form;
+  }
+
+  private static Form chargeAndFuse(Session session) {
+    Form form = form(session);
     form.section("Charge");
-    in(form, "Charge voltage", Unit.VOLT, g -> g.charge().voltage(), (g, v) -> g.withCharge(g.charge().withVoltage(v)));
-    in(form, "Charger gives", Unit.AMPERE, g -> g.charge().current(), (g, v) -> g.withCharge(g.charge().withCurrent(v)));
+    in(
+        form,
+        "Charge voltage",
+        Unit.VOLT,
+        g -> g.charge().voltage(),
+        (g, v) -> g.withCharge(g.charge().withVoltage(v)));
+    in(
+        form,
+        "Charger gives",
+        Unit.AMPERE,
+        g -> g.charge().current(),
+        (g, v) -> g.withCharge(g.charge().withCurrent(v)));
     form.section("Main fuse")
         .choice(
             "Class",
@@ -129,16 +184,49 @@ public final class GuardStation implements StationView {
             FuseClass::label,
             p -> p.variant().guard().fuse().kind(),
             (p, v) -> guard(p, g -> g.withFuse(g.fuse().withKind(v))));
-    in(form, "Fuse rating", Unit.AMPERE, g -> g.fuse().rating(), (g, v) -> g.withFuse(g.fuse().withRating(v)));
-    in(form, "DC voltage rating", Unit.VOLT, g -> g.fuse().voltageRating(), (g, v) -> g.withFuse(g.fuse().withVoltageRating(v)));
+    in(
+        form,
+        "Fuse rating",
+        Unit.AMPERE,
+        g -> g.fuse().rating(),
+        (g, v) -> g.withFuse(g.fuse().withRating(v)));
+    in(
+        form,
+        "Rated DC",
+        Unit.VOLT,
+        g -> g.fuse().voltageRating(),
+        (g, v) -> g.withFuse(g.fuse().withVoltageRating(v)));
+    return form;
+  }
+
+  private static Form wire(Session session) {
+    Form form = form(session);
     form.section("Main wire");
-    in(form, "Cross-section", Unit.SQUARE_MILLIMETRE, g -> g.wiring().area(), (g, v) -> g.withWiring(g.wiring().withArea(v)));
-    in(form, "Length, one way", Unit.METRE, g -> g.wiring().length(), (g, v) -> g.withWiring(g.wiring().withLength(v)));
-    in(form, "Insulation stands", Unit.CELSIUS, g -> g.wiring().insulationLimit(), (g, v) -> g.withWiring(g.wiring().withInsulationLimit(v)));
+    in(
+        form,
+        "Cross-section",
+        Unit.SQUARE_MILLIMETRE,
+        g -> g.wiring().area(),
+        (g, v) -> g.withWiring(g.wiring().withArea(v)));
+    in(
+        form,
+        "Length, one way",
+        Unit.METRE,
+        g -> g.wiring().length(),
+        (g, v) -> g.withWiring(g.wiring().withLength(v)));
+    in(
+        form,
+        "Insulation to",
+        Unit.CELSIUS,
+        g -> g.wiring().insulationLimit(),
+        (g, v) -> g.withWiring(g.wiring().withInsulationLimit(v)));
     form.count(
         "Connector pairs",
         p -> p.variant().guard().wiring().connectors(),
-        (p, n) -> guard(p, g -> g.withWiring(g.wiring().withConnectors(n, g.wiring().connectorResistance()))),
+        (p, n) ->
+            guard(
+                p,
+                g -> g.withWiring(g.wiring().withConnectors(n, g.wiring().connectorResistance()))),
         p -> true);
     return form;
   }
@@ -150,7 +238,10 @@ public final class GuardStation implements StationView {
       Function<Guard, Double> read,
       BiFunction<Guard, Double, Guard> write) {
     form.quantity(
-        name, unit, p -> read.apply(p.variant().guard()), (p, v) -> guard(p, g -> write.apply(g, v)));
+        name,
+        unit,
+        p -> read.apply(p.variant().guard()),
+        (p, v) -> guard(p, g -> write.apply(g, v)));
   }
 
   private static void bms(
@@ -185,8 +276,8 @@ public final class GuardStation implements StationView {
 
   /** The schools of protection as a choice. */
   private enum School {
-    PATH("BMS carries the load"),
-    CHARGE("BMS for charging only"),
+    PATH("BMS in the path"),
+    CHARGE("BMS for charge"),
     NONE("No BMS");
 
     private final String words;

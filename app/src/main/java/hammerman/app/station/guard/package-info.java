@@ -1,6 +1,4 @@
-/**
- * Station Guard: what protects it.
- */
+/** Station Guard: what protects it. */
 @NullMarked
 package hammerman.app.station.guard;
 

@@ -17,8 +17,8 @@ import javafx.scene.input.MouseEvent;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The stack field: series counts to the right, parallel counts upwards; each square says by pattern and
- * word whether it serves the duty or what stops it. Click or Enter chooses, arrows move.
+ * The stack field: series counts to the right, parallel counts upwards; each square says by pattern
+ * and word whether it serves the duty or what stops it. Click or Enter chooses, arrows move.
  */
 final class FieldPicture extends Picture {
   private static final double LEFT = 40;
@@ -121,14 +121,27 @@ final class FieldPicture extends Picture {
     for (int c = 0; c < field.columns(); c++) {
       int s = field.firstSeries() + c;
       pen.figureCentred(
-          s == series ? Role.HOT : Role.SOFT, Pen.TEXT + 1, LEFT + (c + 0.5) * w, height - BOTTOM + 10, s + "S");
+          s == series ? Role.HOT : Role.SOFT,
+          Pen.TEXT + 1,
+          LEFT + (c + 0.5) * w,
+          height - BOTTOM + 10,
+          s + "S");
     }
     for (int r = 0; r < field.rows(); r++) {
       int p = field.firstParallel() + r;
       pen.figureBefore(
-          p == parallel ? Role.HOT : Role.SOFT, Pen.TEXT + 1, LEFT - 6, height - BOTTOM - (r + 0.5) * h, p + "P");
+          p == parallel ? Role.HOT : Role.SOFT,
+          Pen.TEXT + 1,
+          LEFT - 6,
+          height - BOTTOM - (r + 0.5) * h,
+          p + "P");
     }
-    pen.centred(Role.SOFT, Pen.TEXT, LEFT + (width - LEFT) / 2, height - 9, "Groups in series → more voltage");
+    pen.centred(
+        Role.SOFT,
+        Pen.TEXT,
+        LEFT + (width - LEFT) / 2,
+        height - 9,
+        "Groups in series → more voltage");
     outline(pen, series, parallel, Role.INK, 3, w, h, height);
     Square p = pointed.get();
     if (p != null) {
@@ -158,7 +171,8 @@ final class FieldPicture extends Picture {
     String word = worst.map(Judgement::word).orElse("serves");
     Role role = stop ? Role.SOFT : warn ? Role.AMBER : Role.COOL;
     if (h > 14) {
-      pen.centred(role, pen.width(Pen.TEXT, word) > w - 4 ? 9 : Pen.TEXT, x + w / 2, y + h / 2, word);
+      pen.centred(
+          role, pen.width(Pen.TEXT, word) > w - 4 ? 9 : Pen.TEXT, x + w / 2, y + h / 2, word);
     }
   }
 }

@@ -9,6 +9,7 @@ import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
 import hammerman.design.Design;
+import hammerman.finding.Judgement;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
@@ -22,9 +23,11 @@ import hammerman.project.Project;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -42,6 +45,7 @@ public final class StackStation implements StationView {
   private final FigureView continuous;
   private final FigureView sag;
   private final Latest fields = new Latest("stack-field");
+  private final GridPane steps = new GridPane();
   private @Nullable Forecast shown;
 
   public StackStation(Bench bench) {
@@ -66,9 +70,12 @@ public final class StackStation implements StationView {
             10,
             new HBox(14, series, parallel),
             new VBox(0, perCell, continuous, sag),
-            build().node());
-    right.setMinWidth(270);
-    right.setMaxWidth(270);
+            build().node(),
+            new VBox(4, Page.heading("One step away"), steps));
+    right.setMinWidth(292);
+    right.setMaxWidth(292);
+    steps.setHgap(12);
+    steps.setVgap(4);
     page = new Page(Station.STACK, new HBox(20, left, right));
   }
 
@@ -97,6 +104,7 @@ public final class StackStation implements StationView {
         made -> {
           field.show(made, pack.series(), pack.parallel());
           answer(made, pack);
+          steps(made, pack);
           reason();
         });
   }
@@ -104,14 +112,15 @@ public final class StackStation implements StationView {
   @Override
   public String help() {
     return """
-        Series sets the voltage: full charge must stay below the machine's limit, and under load near empty \
-        it must stay above its cut-out. Parallel sets capacity and the current per cell.
+    Series sets the voltage: full charge must stay below the machine's limit, and under load near empty \
+    it must stay above its cut-out. Parallel sets capacity and the current per cell.
 
-        Each square is one pair of counts, run through the whole duty. A plain square serves; a hatched one \
-        is stopped by the word in it. Click a square or use the arrows and Enter. The BMS count and the charge \
-        voltage follow the series count.
+    Each square is one pair of counts, run through the whole duty. A plain square serves; a hatched one \
+    is stopped by the word in it. Click a square or use the arrows and Enter. The BMS count and the charge \
+    voltage follow the series count.
 
-        Strips are counted as one from each cell to its neighbour; the box as one layer with 5 mm of wall.""";
+    Strips are counted as one from each cell to its neighbour; the box as one layer with 5 mm of wall.\
+    """;
   }
 
   private void answer(StackField made, Pack pack) {
@@ -128,7 +137,34 @@ public final class StackStation implements StationView {
         .filter(s -> s.worst().isEmpty())
         .min((a, b) -> Double.compare(a.mass(), b.mass()))
         .ifPresent(
-            s -> field.setAccessibleHelp("lightest that serves: " + s.series() + "S" + s.parallel() + "P"));
+            s ->
+                field.setAccessibleHelp(
+                    "lightest that serves: " + s.series() + "S" + s.parallel() + "P"));
+  }
+
+  /** What one group or one parallel cell more or less would change. */
+  private void steps(StackField made, Pack now) {
+    steps.getChildren().clear();
+    int[][] ways = {{0, 1}, {0, -1}, {1, 0}, {-1, 0}};
+    int row = 0;
+    for (int[] way : ways) {
+      Optional<Square> there = made.at(now.series() + way[0], now.parallel() + way[1]);
+      if (there.isPresent()) {
+        Square s = there.get();
+        String[] data = {
+          s.series() + "S" + s.parallel() + "P",
+          signed(Unit.WATT_HOUR.fromCore(s.energy() - now.energy()), 0) + " Wh",
+          signed(s.mass() - now.mass(), 1) + " kg",
+          s.worst().map(Judgement::word).orElse("serves")
+        };
+        for (int c = 0; c < data.length; c++) {
+          Label label = new Label(data[c]);
+          label.getStyleClass().add(c < 3 ? "fact-value" : "answer");
+          steps.add(label, c, row);
+        }
+        row++;
+      }
+    }
   }
 
   /** Explains the square pointed at, or the chosen one. */
@@ -137,25 +173,26 @@ public final class StackStation implements StationView {
     Forecast f = shown;
     if (pointed == null || f == null) {
       reason.setText(
-          "Point at a square to see what it gives and what stops it. Click it, or press Enter, to choose it.");
+          "Point at a square to see what it gives and what stops it. Click it, or press Enter, to"
+              + " choose it.");
       return;
     }
     Pack now = f.design().pack();
     String trade =
-        "%dS%dP: %s, %s, cells %s (%s against now). "
+        "%dS%dP: %s, %s, cells %s (%s kg against now). "
             .formatted(
                 pointed.series(),
                 pointed.parallel(),
                 Figures.of(pointed.energy(), Unit.WATT_HOUR),
                 Figures.of(pointed.mass(), Unit.KILOGRAM),
                 Figures.fixed(pointed.cost(), 0),
-                signed(pointed.mass() - now.mass()));
+                signed(pointed.mass() - now.mass(), 1));
     reason.setText(
         trade + pointed.worst().map(j -> j.title() + ". " + j.why()).orElse("Serves the duty."));
   }
 
-  private static String signed(double kilograms) {
-    return (kilograms >= 0 ? "+" : "") + Figures.of(kilograms, Unit.KILOGRAM, 1);
+  private static String signed(double value, int decimals) {
+    return (value >= 0 ? "+" : "") + Figures.fixed(value, decimals);
   }
 
   private Pack pack() {
@@ -170,7 +207,7 @@ public final class StackStation implements StationView {
   }
 
   private Form build() {
-    Form form = new Form(session, Station.STACK);
+    Form form = new Form(session, Station.STACK, 118, 84);
     form.section("Strip, cell to cell")
         .choice(
             "Metal",
@@ -206,5 +243,4 @@ public final class StackStation implements StationView {
   private static Project pack(Project p, UnaryOperator<Pack> change) {
     return p.withDesign(p.design().withPack(change.apply(p.variant().pack())));
   }
-
 }

@@ -1,6 +1,4 @@
-/**
- * Station Stack: how many in series and in parallel.
- */
+/** Station Stack: how many in series and in parallel. */
 @NullMarked
 package hammerman.app.station.stack;
 
