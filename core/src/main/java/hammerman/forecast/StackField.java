@@ -79,8 +79,8 @@ public record StackField(
   }
 
   /**
-   * The first and last column: from the count whose full voltage just clears the machine's cut-out to
-   * two past its maximum, with the chosen count inside.
+   * The first and last column: from the count whose full voltage just clears the machine's cut-out
+   * to two past its maximum, with the chosen count inside.
    */
   private static int[] columns(Design design) {
     Machine machine = design.duty().machine();

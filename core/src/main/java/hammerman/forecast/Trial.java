@@ -8,8 +8,8 @@ import hammerman.finding.Station;
 import java.util.Optional;
 
 /**
- * A quick look at a design among many: the duty in coarse steps, and only what cell and counts can mend.
- * About 0.1 ms.
+ * A quick look at a design among many: the duty in coarse steps, and only what cell and counts can
+ * mend. About 0.1 ms.
  */
 public final class Trial {
   /** Step of the duty, s. */

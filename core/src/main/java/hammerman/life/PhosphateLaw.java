@@ -66,7 +66,7 @@ record PhosphateLaw() implements AgeingLaw {
   @Override
   public String source() {
     return "cycling: Wang et al., J. Power Sources 196 (2011) 3942; calendar: Naumann et al., J."
-               + " Energy Storage 17 (2018) 153";
+        + " Energy Storage 17 (2018) 153";
   }
 
   @Override

@@ -111,12 +111,19 @@ final class CellCurve extends Picture {
       double thickness = k == 0 ? 1.2 : 2.8;
       plot.curve(Role.HOT, thickness, c.charge(), c.voltage());
       row += 16;
-      key(pen, Role.HOT, thickness, x.to(), row, Figures.of(c.current(), Unit.AMPERE) + ", " + names[k]);
+      key(
+          pen,
+          Role.HOT,
+          thickness,
+          x.to(),
+          row,
+          Figures.of(c.current(), Unit.AMPERE) + ", " + names[k]);
     }
   }
 
   /** Names a curve in the corner that falling curves leave free. */
-  private static void key(Pen pen, Role role, double thickness, double right, double y, String name) {
+  private static void key(
+      Pen pen, Role role, double thickness, double right, double y, String name) {
     pen.line(role, thickness, right - 22, y, right, y);
     pen.wordsBefore(role, Pen.TEXT, right - 28, y, name);
   }

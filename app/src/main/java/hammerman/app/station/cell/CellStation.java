@@ -31,7 +31,9 @@ import javafx.scene.layout.VBox;
 /** The page of station Cell: the library as a list, the chosen cell beside it. */
 public final class CellStation implements StationView {
   private static final double[] WIDTHS = {150, 48, 46, 44, 72, 44, 48, 74};
-  private static final String[] HEADS = {"Cell", "Chem.", "Ah", "mΩ", "A cont/10 s", "g", "Price", "These counts"};
+  private static final String[] HEADS = {
+    "Cell", "Chem.", "Ah", "mΩ", "A cont/10 s", "g", "Price", "These counts"
+  };
 
   private final Bench bench;
   private final Page page;

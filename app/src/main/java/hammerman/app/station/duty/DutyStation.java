@@ -27,8 +27,7 @@ public final class DutyStation implements StationView {
 
   public DutyStation(Bench bench) {
     Session session = bench.session();
-    HBox forms =
-        new HBox(24, machine(session).node(), air(session).node(), habits(session).node());
+    HBox forms = new HBox(24, machine(session).node(), air(session).node(), habits(session).node());
     forms.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
     VBox task = new TaskForm(session).form().node();
     task.setMinWidth(470);

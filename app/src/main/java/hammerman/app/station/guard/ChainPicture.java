@@ -91,7 +91,11 @@ final class ChainPicture extends Picture {
     pen.fill(bar, x.from(), top, longEnd - x.from(), thick);
     pen.strong(Role.INK, 13, 4, y + step * 0.5 - 8, title(link.kind()));
     pen.words(
-        Role.SOFT, Pen.TEXT, 12 + pen.width(13.5, title(link.kind())), y + step * 0.5 - 8, link.name());
+        Role.SOFT,
+        Pen.TEXT,
+        12 + pen.width(13.5, title(link.kind())),
+        y + step * 0.5 - 8,
+        link.name());
     pen.words(
         Role.SOFT,
         Pen.TEXT,
