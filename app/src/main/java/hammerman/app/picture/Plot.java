@@ -25,8 +25,9 @@ public final class Plot {
 
   /** Draws rules and figures of the y axis and its name above it. */
   public Plot vertical(String name) {
-    int decimals = y.decimals(Y_GAP);
-    for (double tick : y.ticks(Y_GAP)) {
+    double gap = Math.min(Y_GAP, Math.abs(y.from() - y.to()) / 3.5);
+    int decimals = y.decimals(gap);
+    for (double tick : y.ticks(gap)) {
       pen.line(Role.FAINT, 1, x.from(), y.at(tick), x.to(), y.at(tick));
       pen.figureBefore(
           Role.SOFT, Pen.TEXT, x.from() - 6, y.at(tick), Figures.fixed(tick, decimals));

@@ -30,6 +30,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -237,26 +239,28 @@ public final class Frame {
 
   private List<Command> commands() {
     List<Command> list = new ArrayList<>();
-    list.add(Command.of("New project", "Shortcut+N", () -> files.begin(window())));
-    list.add(Command.of("Open a project", "Shortcut+O", () -> files.open(window())));
-    list.add(Command.of("Save", "Shortcut+S", () -> files.save(window())));
-    list.add(
-        Command.of("Save under another name", "Shortcut+Shift+S", () -> files.saveAs(window())));
-    list.add(Command.of("Load the worked example", "", () -> files.example(window())));
-    list.add(Command.of("Undo", "Shortcut+Z", session::undo));
-    list.add(Command.of("Redo", "Shortcut+Shift+Z", session::redo));
-    list.add(Command.of("What if: copy this variant", "Shortcut+D", this::copyVariant));
-    list.add(Command.of("Next variant", "Shortcut+Page_Down", this::nextVariant));
-    list.add(Command.of("Remove this variant", "", this::removeVariant));
+    list.add(Command.of("New project", KeyCode.N, () -> files.begin(window())));
+    list.add(Command.of("Open a project", KeyCode.O, () -> files.open(window())));
+    list.add(Command.of("Save", KeyCode.S, () -> files.save(window())));
+    list.add(Command.withShift("Save under another name", KeyCode.S, () -> files.saveAs(window())));
+    list.add(Command.of("Load the worked example", () -> files.example(window())));
+    list.add(Command.of("Undo", KeyCode.Z, session::undo));
+    list.add(Command.withShift("Redo", KeyCode.Z, session::redo));
+    list.add(Command.of("What if: copy this variant", KeyCode.D, this::copyVariant));
+    list.add(Command.of("Next variant", KeyCode.PAGE_DOWN, this::nextVariant));
+    list.add(Command.of("Remove this variant", this::removeVariant));
+    KeyCode[] digits = {
+      KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5
+    };
     for (Station s : Station.values()) {
-      list.add(Command.of("Go to " + s.label(), "Shortcut+" + (s.ordinal() + 1), () -> go(s)));
+      list.add(Command.of("Go to " + s.label(), digits[s.ordinal()], () -> go(s)));
     }
-    list.add(Command.of("Show the judgements", "Shortcut+J", this::showJudgements));
-    list.add(Command.of("Day or night", "Shortcut+T", () -> setTheme(theme.other())));
-    list.add(Command.of("Larger", "Shortcut+Plus", () -> scale(0.1)));
-    list.add(Command.of("Smaller", "Shortcut+Minus", () -> scale(-0.1)));
-    list.add(Command.of("Explain this screen", "F1", this::explain));
-    list.add(Command.of("Find a command", "Shortcut+K", this::palette));
+    list.add(Command.of("Show the judgements", KeyCode.J, this::showJudgements));
+    list.add(Command.of("Day or night", KeyCode.T, () -> setTheme(theme.other())));
+    list.add(Command.of("Larger", KeyCode.EQUALS, () -> scale(0.1)));
+    list.add(Command.of("Smaller", KeyCode.MINUS, () -> scale(-0.1)));
+    list.add(new Command("Explain this screen", new KeyCodeCombination(KeyCode.F1), this::explain));
+    list.add(Command.of("Find a command", KeyCode.K, this::palette));
     return List.copyOf(list);
   }
 

@@ -108,7 +108,7 @@ final class Rail extends VBox {
     VBox card =
         new VBox(head, text(j.title(), "title"), text(j.why(), "why"), text(j.fix(), "fix"), link);
     card.getStyleClass().addAll("judgement", severity);
-    card.setId("judgement-" + j.id());
+    card.setId("judgement-" + j.id().replace('.', '-'));
     card.setAccessibleText(j.severity().word() + ": " + j.title() + ". " + j.why());
     return card;
   }

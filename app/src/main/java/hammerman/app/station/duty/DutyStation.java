@@ -183,7 +183,7 @@ public final class DutyStation implements StationView {
         (d, v) -> d.withSurroundings(d.surroundings().withHottestInUse(v)));
     in(
         form,
-        "Coldest when charging",
+        "Coldest charging",
         Unit.CELSIUS,
         d -> d.surroundings().coldestCharging(),
         (d, v) -> d.withSurroundings(d.surroundings().withColdestCharging(v)));

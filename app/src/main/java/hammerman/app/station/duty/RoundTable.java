@@ -87,13 +87,7 @@ final class RoundTable extends VBox {
                 r -> r.withSegment(k, r.segments().get(k).withName(name.getText()))));
     grid.add(name, 0, k + 1);
     number(k, 1, "Power of " + which, Unit.WATT, Figures.plain(s.power()), Task.Segment::withPower);
-    number(
-        k,
-        2,
-        "Time of " + which,
-        Unit.MINUTE,
-        Figures.duration(s.duration()),
-        Task.Segment::withDuration);
+    number(k, 2, "Time of " + which, Unit.MINUTE, time(s.duration()), Task.Segment::withDuration);
     number(
         k,
         3,
@@ -134,6 +128,11 @@ final class RoundTable extends VBox {
           }
         });
     grid.add(field, column, k + 1);
+  }
+
+  /** Writes a segment's time without rounding it. */
+  private static String time(double seconds) {
+    return seconds < 60 ? Figures.exact(seconds, Unit.SECOND) : Figures.exact(seconds, Unit.MINUTE);
   }
 
   private static void onCommit(TextField field, Runnable commit) {

@@ -57,7 +57,7 @@ final class TaskForm {
         Task.ByDistance::speed,
         Task.ByDistance::withSpeed);
     form.count(
-        "Rounds on one charge",
+        "Rounds per charge",
         p -> ((Task.ByRound) p.duty().task()).rounds(),
         (p, n) -> withTask(p, ((Task.ByRound) p.duty().task()).withRounds(n)),
         p -> p.duty().task() instanceof Task.ByRound);

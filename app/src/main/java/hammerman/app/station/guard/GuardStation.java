@@ -53,10 +53,12 @@ public final class GuardStation implements StationView {
     caution.setMinHeight(Label.USE_PREF_SIZE);
     VBox.setVgrow(chain, Priority.ALWAYS);
     Session session = bench.session();
+    VBox protection = protection(session).node();
+    protection.setMinWidth(230);
     HBox forms =
         new HBox(
-            22,
-            protection(session).node(),
+            16,
+            protection,
             bmsLimits(session).node(),
             chargeAndFuse(session).node(),
             wire(session).node());
@@ -109,14 +111,14 @@ public final class GuardStation implements StationView {
   }
 
   private static Form form(Session session) {
-    return new Form(session, Station.GUARD, 112, 62);
+    return new Form(session, Station.GUARD, 104, 62);
   }
 
   private static Form protection(Session session) {
     Form form = form(session);
     form.section("Protection")
         .choice(
-            "School",
+            "BMS",
             List.of(School.values()),
             School::words,
             p -> School.of(p.variant().guard().protection()),
@@ -276,9 +278,9 @@ public final class GuardStation implements StationView {
 
   /** The schools of protection as a choice. */
   private enum School {
-    PATH("BMS in the path"),
-    CHARGE("BMS for charge"),
-    NONE("No BMS");
+    PATH("In the path"),
+    CHARGE("Charge only"),
+    NONE("None");
 
     private final String words;
 

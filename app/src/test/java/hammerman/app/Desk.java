@@ -1,0 +1,182 @@
+package hammerman.app;
+
+import hammerman.app.session.Recovery;
+import hammerman.app.session.Session;
+import hammerman.app.session.Settings;
+import hammerman.app.shell.Frame;
+import hammerman.app.theme.Theme;
+import hammerman.finding.Judgement;
+import hammerman.finding.Station;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window, offscreen, as a user's hands and eyes. */
+final class Desk {
+  final Session session;
+  final Frame frame;
+  final Stage stage;
+  final FxRobot robot = new FxRobot();
+
+  private Desk(Stage stage, Path home) {
+    this.stage = stage;
+    Theme.loadFonts();
+    Recovery recovery = new Recovery(home.resolve("recovery"));
+    session = new Session(recovery);
+    frame = new Frame(session, new Settings(home), recovery);
+    frame.setTheme(Theme.DAY);
+    stage.setScene(new Scene(frame.root(), 1280, 800));
+    stage.show();
+    stage.toFront();
+  }
+
+  static Desk open(Stage stage, Path home) {
+    return new Desk(stage, home);
+  }
+
+  void close() {
+    fx(
+        () -> {
+          session.close();
+          stage.hide();
+          return null;
+        });
+  }
+
+  static <T> T fx(Callable<T> work) {
+    return WaitForAsyncUtils.waitForAsyncFx(20_000, work);
+  }
+
+  /** Waits until the forecast follows the project and the scene has settled. */
+  void settle() {
+    try {
+      WaitForAsyncUtils.waitFor(
+          20,
+          TimeUnit.SECONDS,
+          () ->
+              fx(
+                  () ->
+                      !session.busyProperty().get()
+                          && session
+                              .forecastProperty()
+                              .get()
+                              .design()
+                              .equals(session.project().design())));
+    } catch (TimeoutException e) {
+      throw new AssertionError("the forecast never came", e);
+    }
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  void go(Station station) {
+    fx(
+        () -> {
+          frame.go(station);
+          return null;
+        });
+    settle();
+  }
+
+  void example() {
+    fx(
+        () -> {
+          session.loadExample();
+          return null;
+        });
+    settle();
+  }
+
+  <T extends Node> T find(String selector, Class<T> type) {
+    Node node = fx(() -> stage.getScene().lookup(selector));
+    if (node == null) {
+      throw new AssertionError("nothing on screen is " + selector);
+    }
+    return type.cast(node);
+  }
+
+  boolean isShown(String selector) {
+    return fx(
+        () -> {
+          Node node = stage.getScene().lookup(selector);
+          for (Node n = node; n != null; n = n.getParent()) {
+            if (!n.isVisible()) {
+              return false;
+            }
+          }
+          return node != null;
+        });
+  }
+
+  /** Types into a field as a user does: click in, replace, Enter. */
+  void type(String selector, String text) {
+    TextField field = find(selector, TextField.class);
+    fx(
+        () -> {
+          field.requestFocus();
+          field.selectAll();
+          field.replaceSelection(text);
+          return null;
+        });
+    robot.press(KeyCode.ENTER).release(KeyCode.ENTER);
+    settle();
+  }
+
+  void press(String selector) {
+    ButtonBase button = find(selector, ButtonBase.class);
+    fx(
+        () -> {
+          button.fire();
+          return null;
+        });
+    settle();
+  }
+
+  void keys(KeyCode... combination) {
+    robot.push(combination);
+    settle();
+  }
+
+  <T> void choose(String selector, T value) {
+    @SuppressWarnings("unchecked")
+    ChoiceBox<T> box = find(selector, ChoiceBox.class);
+    fx(
+        () -> {
+          box.setValue(value);
+          return null;
+        });
+    settle();
+  }
+
+  String text(String selector) {
+    Node node = find(selector, Node.class);
+    return fx(
+        () ->
+            switch (node) {
+              case TextField f -> f.getText();
+              case Labeled l -> l.getText();
+              default -> throw new AssertionError(selector + " has no text");
+            });
+  }
+
+  /** The value of a figure on the nameplate or a page. */
+  String figure(String name) {
+    return fx(() -> ((Labeled) stage.getScene().lookup("#figure-" + name + " .value")).getText());
+  }
+
+  List<String> judgements() {
+    return fx(
+        () -> session.forecastProperty().get().judgements().stream().map(Judgement::id).toList());
+  }
+}

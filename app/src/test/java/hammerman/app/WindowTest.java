@@ -1,0 +1,405 @@
+package hammerman.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hammerman.app.session.Recovery;
+import hammerman.duty.Load;
+import hammerman.finding.Station;
+import hammerman.guard.FuseClass;
+import hammerman.project.ProjectFile;
+import hammerman.project.Shipped;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** Drives the real window offscreen. */
+@ExtendWith(ApplicationExtension.class)
+class WindowTest {
+  @TempDir static Path home;
+
+  @SuppressWarnings("NullAway.Init") // opened before every test
+  private Desk desk;
+
+  @Start
+  void start(Stage stage) {
+    desk = Desk.open(stage, home);
+  }
+
+  @AfterEach
+  void end() {
+    desk.close();
+  }
+
+  @Test
+  void changingTheCountsIsSeenEverywhere() {
+    desk.example();
+    desk.go(Station.STACK);
+    assertThat(desk.text("#counts")).isEqualTo("13S6P");
+    desk.type("#in-series", "14");
+    assertThat(desk.text("#counts")).isEqualTo("14S6P");
+    assertThat(desk.figure("full")).isEqualTo("58.8 V");
+    assertThat(desk.judgements()).contains("voltage.aboveMachine");
+    assertThat(desk.isShown("#judgement-voltage-aboveMachine")).isTrue();
+    desk.type("#in-series", "13");
+    desk.type("#in-parallel", "8");
+    assertThat(desk.figure("capacity")).isEqualTo("36.0 Ah");
+    assertThat(desk.judgements()).doesNotContain("voltage.aboveMachine", "duty.shortWhenWorn");
+  }
+
+  @Test
+  void choosingAnotherCellIsSeenAndUndone() {
+    desk.example();
+    desk.go(Station.CELL);
+    desk.press("#cell-r18650");
+    assertThat(desk.figure("capacity")).isEqualTo("12.0 Ah");
+    assertThat(desk.judgements()).contains("duty.energyShort");
+    desk.keys(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(desk.figure("capacity")).isEqualTo("27.0 Ah");
+    assertThat(desk.judgements()).doesNotContain("duty.energyShort");
+    desk.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+    assertThat(desk.figure("capacity")).isEqualTo("12.0 Ah");
+  }
+
+  @Test
+  void undoGoesBackThroughEveryEditWithoutLimit() {
+    desk.example();
+    desk.go(Station.STACK);
+    for (int p = 7; p < 27; p++) {
+      desk.type("#in-parallel", Integer.toString(p));
+    }
+    assertThat(desk.text("#counts")).isEqualTo("13S26P");
+    for (int k = 0; k < 20; k++) {
+      desk.press("#undo");
+    }
+    assertThat(desk.text("#counts")).isEqualTo("13S6P");
+    assertThat(desk.find("#undo", Button.class).isDisabled()).isTrue();
+  }
+
+  @Test
+  void fieldsTakeUnitsAndKeepNonsenseUntilItIsUnderstood() {
+    desk.example();
+    desk.go(Station.GUARD);
+    desk.type("#cross-section", "10 AWG");
+    assertThat(desk.text("#cross-section")).startsWith("5.26");
+    assertThat(desk.judgements()).contains("fuse.unprotected");
+    desk.type("#fuse-rating", "lots");
+    assertThat(desk.text("#fuse-rating")).isEqualTo("lots");
+    assertThat(complaints()).anyMatch(c -> c.contains("“lots” is not a current"));
+    assertThat(desk.session.project().design().guard().fuse().rating()).isEqualTo(60);
+    desk.type("#fuse-rating", "-5");
+    assertThat(complaints()).anyMatch(c -> c.contains("Fuse rating is −5 A"));
+    desk.type("#fuse-rating", "45 A");
+    assertThat(desk.session.project().design().guard().fuse().rating()).isEqualTo(45);
+    assertThat(complaints()).isEmpty();
+  }
+
+  @Test
+  void escapeGivesTheFieldItsValueBack() {
+    desk.example();
+    desk.go(Station.GUARD);
+    TextField field = desk.find("#fuse-rating", TextField.class);
+    Desk.fx(
+        () -> {
+          field.requestFocus();
+          field.setText("zzz");
+          return null;
+        });
+    desk.keys(KeyCode.ESCAPE);
+    assertThat(field.getText()).isEqualTo("60");
+    desk.keys(KeyCode.UP);
+    assertThat(field.getText()).isEqualTo("61");
+  }
+
+  @Test
+  void savingAndReopeningGivesTheSame() throws IOException {
+    desk.example();
+    desk.go(Station.STACK);
+    desk.type("#in-parallel", "9");
+    Path file = home.resolve("barrow.hammerman");
+    Desk.fx(
+        () -> {
+          desk.frame.save(file);
+          return null;
+        });
+    byte[] document = ProjectFile.document(desk.session.project());
+    desk.type("#in-parallel", "4");
+    Desk.fx(
+        () -> {
+          desk.frame.open(file);
+          return null;
+        });
+    desk.settle();
+    assertThat(desk.text("#counts")).isEqualTo("13S9P");
+    assertThat(ProjectFile.document(desk.session.project())).isEqualTo(document);
+    assertThat(desk.session.stateProperty().get().dirty()).isFalse();
+  }
+
+  @Test
+  void aDamagedFileIsSaidAndTheWorkStays() throws IOException {
+    desk.example();
+    Path file = home.resolve("broken.hammerman");
+    byte[] whole = ProjectFile.document(Shipped.starter());
+    byte[] half = Arrays.copyOf(whole, whole.length / 2);
+    Files.write(file, half);
+    Desk.fx(
+        () -> {
+          desk.frame.open(file);
+          return null;
+        });
+    desk.settle();
+    assertThat(desk.text("#trouble"))
+        .contains("broken.hammerman is damaged", "Readable before that");
+    assertThat(desk.text("#pack-name")).isEqualTo("Terrace barrow");
+    assertThat(Files.readAllBytes(file)).isEqualTo(half);
+    desk.press("#close-trouble");
+    assertThat(desk.isShown("#trouble")).isFalse();
+  }
+
+  @Test
+  void everyFigureShowsItsWorking() {
+    desk.example();
+    desk.press("#figure-energy");
+    assertThat(desk.text("#rail-heading")).isEqualTo("How this figure came about");
+    assertThat(railText()).contains("Rated energy", "1264 Wh", "E = V · Q");
+    desk.press("#back-to-judgements");
+    assertThat(desk.text("#rail-heading")).isEqualTo("Judgements: 1 warning, 1 note");
+  }
+
+  @Test
+  void aJudgementLeadsToItsPlace() {
+    desk.example();
+    Desk.fx(
+        () -> {
+          ((Button) desk.stage.getScene().lookup("#rail-list .link")).fire();
+          return null;
+        });
+    desk.settle();
+    assertThat(desk.isShown("#stack-field")).isTrue();
+  }
+
+  @Test
+  void theFieldIsWalkedAndChosenByKeys() {
+    desk.example();
+    desk.go(Station.STACK);
+    Desk.fx(
+        () -> {
+          desk.stage.getScene().lookup("#stack-field").requestFocus();
+          return null;
+        });
+    desk.robot.sleep(200);
+    desk.keys(KeyCode.UP);
+    desk.keys(KeyCode.UP);
+    desk.keys(KeyCode.LEFT);
+    assertThat(desk.text("#field-reason")).startsWith("12S8P");
+    desk.keys(KeyCode.ENTER);
+    assertThat(desk.text("#counts")).isEqualTo("12S8P");
+  }
+
+  @Test
+  void stationsAreReachedByDigits() {
+    desk.example();
+    desk.keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+    assertThat(desk.isShown("#run-trace")).isTrue();
+    desk.keys(KeyCode.CONTROL, KeyCode.DIGIT2);
+    assertThat(desk.isShown("#cell-b21700")).isTrue();
+  }
+
+  @Test
+  void thePaletteFindsACommandByName() {
+    desk.example();
+    desk.keys(KeyCode.CONTROL, KeyCode.K);
+    TextField filter = desk.find("#palette-filter", TextField.class);
+    Desk.fx(
+        () -> {
+          filter.setText("to guard");
+          return null;
+        });
+    ListView<?> list = desk.find("#palette-list", ListView.class);
+    assertThat(list.getItems().size()).isEqualTo(1);
+    desk.keys(KeyCode.ENTER);
+    assertThat(desk.isShown("#fuse-rating")).isTrue();
+    desk.keys(KeyCode.F1);
+    assertThat(desk.text("#help-text")).contains("fuse");
+    desk.keys(KeyCode.ESCAPE);
+    assertThat(desk.isShown("#help-text")).isFalse();
+  }
+
+  @Test
+  void aVariantIsOneKeystrokeAndKeepsTheOther() {
+    desk.example();
+    desk.go(Station.STACK);
+    desk.keys(KeyCode.CONTROL, KeyCode.D);
+    desk.type("#in-series", "12");
+    assertThat(desk.text("#variant")).contains("variant 2 of 2");
+    desk.keys(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
+    assertThat(desk.text("#counts")).isEqualTo("13S6P");
+  }
+
+  @Test
+  void aNewProjectTeachesWhereToBegin() {
+    assertThat(desk.isShown("#load-example")).isTrue();
+    assertThat(desk.text("#counts")).isEqualTo("10S4P");
+    desk.press("#load-example");
+    assertThat(desk.text("#pack-name")).isEqualTo("Terrace barrow");
+    assertThat(desk.isShown("#load-example")).isFalse();
+  }
+
+  @Test
+  void theTaskChangesItsFormWithoutLosingItsEnergy() {
+    desk.example();
+    double before = desk.session.forecastProperty().get().duty().totals().energyOut();
+    Node hours = segment("Hours and watts");
+    Desk.fx(
+        () -> {
+          ((ToggleButton) hours).fire();
+          return null;
+        });
+    desk.settle();
+    assertThat(desk.isShown("#wanted-for")).isTrue();
+    double after = desk.session.forecastProperty().get().duty().totals().energyOut();
+    assertThat(after).isBetween(before * 0.85, before * 1.05);
+    desk.type("#power", "0.3 kW");
+    assertThat(desk.text("#power")).isEqualTo("300");
+  }
+
+  @Test
+  void aSegmentIsEditedAddedAndRemoved() {
+    desk.example();
+    desk.type("#power-of-segment-2", "1 kW");
+    assertThat(desk.session.project().duty().task().load().steps().get(1).demand())
+        .isEqualTo(new Load.Power(1000));
+    desk.press("#add-segment");
+    assertThat(desk.session.project().duty().task().load().steps()).hasSize(8);
+    desk.press("#undo");
+    assertThat(desk.session.project().duty().task().load().steps()).hasSize(7);
+  }
+
+  @Test
+  void theFuseClassBringsItsVoltageRating() {
+    desk.example();
+    desk.go(Station.GUARD);
+    desk.choose("#class", FuseClass.BLADE);
+    assertThat(desk.text("#rated-dc")).isEqualTo("58");
+    assertThat(desk.judgements()).contains("fuse.interrupt");
+  }
+
+  @Test
+  void unsavedWorkIsKeptForTheNextStart() throws Exception {
+    Path folder = home.resolve("recovery");
+    desk.example();
+    desk.go(Station.STACK);
+    desk.type("#in-parallel", "11");
+    desk.robot.sleep(2600);
+    // What a killed program leaves: its copy under a process number that is gone.
+    Path own = folder.resolve(ProcessHandle.current().pid() + ".hammerman");
+    Files.copy(own, folder.resolve("999999999.hammerman"));
+    Recovery next = new Recovery(folder);
+    assertThat(next.left()).hasSize(1);
+    Recovery.Found found = next.left().getFirst();
+    Desk.fx(
+        () -> {
+          desk.session.begin();
+          desk.session.recover(found);
+          return null;
+        });
+    desk.settle();
+    assertThat(desk.text("#counts")).isEqualTo("13S11P");
+    assertThat(desk.session.stateProperty().get().dirty()).isTrue();
+    assertThat(next.left()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @EnumSource(Station.class)
+  void noTextIsClippedAndNothingScrollsAtTheUsualSize(Station station) {
+    desk.example();
+    desk.go(station);
+    desk.robot.sleep(300);
+    List<String> clipped = Desk.fx(() -> clipped(desk.stage.getScene().getRoot()));
+    assertThat(clipped).isEmpty();
+    List<Node> bars =
+        Desk.fx(
+            () ->
+                desk.stage.getScene().getRoot().lookupAll(".scroll-bar").stream()
+                    .filter(b -> b.isVisible() && b.getBoundsInParent().getWidth() > 1)
+                    .toList());
+    assertThat(bars).isEmpty();
+  }
+
+  /** Labels whose drawn text is shorter than their text: the ellipsis came in. */
+  private static List<String> clipped(Parent root) {
+    List<String> found = new ArrayList<>();
+    Deque<Node> open = new ArrayDeque<>(List.of(root));
+    while (!open.isEmpty()) {
+      Node node = open.pop();
+      if (!node.isVisible()) {
+        continue;
+      }
+      if (node instanceof Labeled label && !label.getText().isEmpty()) {
+        Text drawn = (Text) label.lookup(".text");
+        if (drawn != null && drawn.getText().contains("...") && !label.getText().contains("...")) {
+          found.add(label.getText());
+        }
+        Bounds b = label.localToScene(label.getLayoutBounds());
+        if (b.getMaxX() > 1281) {
+          found.add("beyond the window: " + label.getText());
+        }
+      }
+      if (node instanceof Parent parent) {
+        parent.getChildrenUnmodifiable().forEach(open::push);
+      }
+    }
+    return found;
+  }
+
+  private Node segment(String words) {
+    return Desk.fx(
+        () ->
+            desk.stage.getScene().getRoot().lookupAll(".segment").stream()
+                .filter(n -> ((Labeled) n).getText().equals(words))
+                .findFirst()
+                .orElseThrow());
+  }
+
+  private List<String> complaints() {
+    return Desk.fx(
+        () ->
+            desk.stage.getScene().getRoot().lookupAll(".complaint").stream()
+                .map(n -> ((Labeled) n).getText())
+                .filter(t -> !t.isEmpty())
+                .toList());
+  }
+
+  private String railText() {
+    return Desk.fx(
+        () ->
+            String.join(
+                " ",
+                desk.stage.getScene().lookup("#rail-list").lookupAll(".label").stream()
+                    .map(n -> ((Labeled) n).getText())
+                    .toList()));
+  }
+}

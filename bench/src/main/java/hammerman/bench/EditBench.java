@@ -1,0 +1,125 @@
+package hammerman.bench;
+
+import hammerman.app.session.Recovery;
+import hammerman.app.session.Session;
+import hammerman.app.session.Settings;
+import hammerman.app.shell.Frame;
+import hammerman.app.theme.Theme;
+import hammerman.finding.Station;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.concurrent.CountDownLatch;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.stage.Stage;
+
+/**
+ * From an edit to everything drawn again, in the real window on the worked example: the edit is
+ * made on the interface thread, and the clock stops when the scene has been laid out and painted
+ * with the new forecast.
+ */
+final class EditBench {
+  private static final int WARM_UP = 60;
+  private static final int EDITS = 200;
+
+  private EditBench() {}
+
+  static void run() throws InterruptedException, IOException {
+    Path home = Files.createTempDirectory("hammerman-bench");
+    CountDownLatch done = new CountDownLatch(1);
+    Platform.startup(() -> open(home, done));
+    done.await();
+    Platform.exit();
+  }
+
+  private static void open(Path home, CountDownLatch done) {
+    Theme.loadFonts();
+    Recovery recovery = new Recovery(home.resolve("recovery"));
+    Session session = new Session(recovery);
+    Frame frame = new Frame(session, new Settings(home), recovery);
+    frame.setTheme(Theme.DAY);
+    Stage stage = new Stage();
+    stage.setScene(new Scene(frame.root(), 1280, 800));
+    stage.show();
+    session.loadExample();
+    new Series(session, frame, stage.getScene(), done).begin();
+  }
+
+  /** Edits station by station, one after the other. */
+  private static final class Series {
+    private final Session session;
+    private final Scene scene;
+    private final Frame frame;
+    private final CountDownLatch done;
+    private final double[] millis = new double[EDITS];
+    private int station;
+    private int edit;
+    private long started;
+    private boolean waiting;
+
+    Series(Session session, Frame frame, Scene scene, CountDownLatch done) {
+      this.session = session;
+      this.frame = frame;
+      this.scene = scene;
+      this.done = done;
+    }
+
+    void begin() {
+      session.busyProperty().addListener((o, was, is) -> arrived(is));
+      scene.addPostLayoutPulseListener(this::drawn);
+      next();
+    }
+
+    private void next() {
+      if (edit == 0) {
+        frame.go(Station.values()[station]);
+      }
+      int parallel = 6 + edit % 3 + 1;
+      waiting = false;
+      started = System.nanoTime();
+      session.editDesign("bench", Station.STACK, d -> d.withCounts(13, parallel));
+    }
+
+    private void arrived(boolean busy) {
+      if (!busy) {
+        waiting = true;
+        Platform.requestNextPulse();
+      }
+    }
+
+    /** The scene was laid out, and with it every picture painted. */
+    private void drawn() {
+      if (!waiting) {
+        return;
+      }
+      waiting = false;
+      int counted = edit - WARM_UP;
+      if (counted >= 0) {
+        millis[counted] = (System.nanoTime() - started) / 1e6;
+      }
+      edit++;
+      if (counted + 1 == EDITS) {
+        report();
+        edit = 0;
+        station++;
+      }
+      if (station < Station.values().length) {
+        Platform.runLater(this::next);
+      } else {
+        done.countDown();
+      }
+    }
+
+    private void report() {
+      Arrays.sort(millis);
+      System.out.printf(
+          "edit to drawn, %-8s  median %5.1f ms   95th percentile %5.1f ms   most %5.1f ms%n",
+          Station.values()[station].label(),
+          millis[EDITS / 2],
+          millis[(int) (EDITS * 0.95)],
+          millis[EDITS - 1]);
+    }
+  }
+}

@@ -1,0 +1,23 @@
+package hammerman.bench;
+
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+
+/** Runs the measurements: {@code start}, {@code edit}, {@code models}; all without a name. */
+public final class Main {
+  private Main() {}
+
+  public static void main(String[] args) throws Exception {
+    String which = args.length == 0 ? "all" : args[0];
+    if (which.equals("start") || which.equals("all")) {
+      StartBench.run();
+    }
+    if (which.equals("edit") || which.equals("all")) {
+      EditBench.run();
+    }
+    if (which.equals("models") || which.equals("all")) {
+      new Runner(new OptionsBuilder().include(ModelBench.class.getName()).build()).run();
+    }
+    System.exit(0);
+  }
+}

@@ -1,0 +1,49 @@
+package hammerman.bench;
+
+import hammerman.design.Design;
+import hammerman.duty.Load;
+import hammerman.forecast.Forecast;
+import hammerman.forecast.StackField;
+import hammerman.project.Shipped;
+import hammerman.simulation.Discharge;
+import hammerman.simulation.Run;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** The models on the worked example, after warm-up. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(1)
+public class ModelBench {
+  private final Design design = Shipped.terraceBarrow().design();
+  private final Discharge hour = Discharge.of(design, Load.power(300, 3600), 1, 298.15).withStep(1);
+
+  /** A uniform discharge of one hour in steps of 1 s. */
+  @Benchmark
+  public Run oneHourDischarge() {
+    return hour.run();
+  }
+
+  /** Everything that one edit asks of the core. */
+  @Benchmark
+  public Forecast wholeForecast() {
+    return Forecast.of(design);
+  }
+
+  /** The field of neighbouring counts. */
+  @Benchmark
+  public StackField stackField() {
+    return StackField.of(design);
+  }
+}

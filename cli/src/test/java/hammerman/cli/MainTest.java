@@ -1,0 +1,177 @@
+package hammerman.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class MainTest {
+  private static final Path DEMO = Path.of("../examples/terrace-barrow.json");
+
+  @TempDir Path folder;
+
+  private final StringWriter out = new StringWriter();
+  private final StringWriter err = new StringWriter();
+
+  private int run(Object... args) {
+    String[] words = List.of(args).stream().map(Object::toString).toArray(String[]::new);
+    return Main.run(words, new PrintWriter(out, true), new PrintWriter(err, true));
+  }
+
+  private JsonNode json() {
+    return JsonMapper.builder().build().readTree(out.toString());
+  }
+
+  private Path demoWith(String good, String bad) throws IOException {
+    String text = Files.readString(DEMO);
+    assertThat(text).contains(good);
+    return Files.writeString(folder.resolve("pack.json"), text.replace(good, bad));
+  }
+
+  @Test
+  void predictTellsEverythingAsJson() {
+    assertThat(run("predict", DEMO, "--json")).isZero();
+    JsonNode root = json();
+    assertThat(root.at("/pack/series").asInt()).isEqualTo(13);
+    assertThat(root.at("/pack/cells").asInt()).isEqualTo(78);
+    assertThat(root.at("/pack/fullVoltage_V").asDouble()).isCloseTo(54.6, within(1e-6));
+    assertThat(root.at("/pack/energy_Wh").asDouble()).isCloseTo(1263.6, within(0.1));
+    for (String key :
+        List.of(
+            "/pack/parallel",
+            "/pack/nominalVoltage_V",
+            "/pack/cutoffVoltage_V",
+            "/pack/capacity_Ah",
+            "/pack/mass_kg",
+            "/pack/cost",
+            "/duty/endReason",
+            "/duty/endTime_s",
+            "/duty/delivered_Ah",
+            "/duty/delivered_Wh",
+            "/duty/heat_Wh",
+            "/duty/lowestVoltage_V",
+            "/duty/peakCurrent_A",
+            "/duty/peakTemperature_C",
+            "/duty/distance_km",
+            "/sag/0/soc",
+            "/sag/0/current_A",
+            "/sag/0/ohmic_V",
+            "/sag/0/tenSecond_V",
+            "/sag/3/settled_V",
+            "/thermal/settled_C",
+            "/thermal/timeToLimit_s",
+            "/charge/time_s",
+            "/charge/energy_Wh",
+            "/life/years",
+            "/life/equivalentFullCycles",
+            "/life/calendarShare",
+            "/life/yearsLow",
+            "/life/yearsHigh",
+            "/life/limitedBy",
+            "/judgements/0/id",
+            "/judgements/0/severity",
+            "/judgements/0/title",
+            "/judgements/0/why",
+            "/judgements/0/fix",
+            "/judgements/0/station")) {
+      assertThat(root.at(key).isMissingNode()).as(key).isFalse();
+    }
+    assertThat(root.at("/duty/endReason").asString()).isEqualTo("dutyComplete");
+    assertThat(root.at("/judgements/0/severity").asString()).isEqualTo("warn");
+    assertThat(err.toString()).isEmpty();
+  }
+
+  @Test
+  void aDutyWithoutSpeedHasNoDistance() throws IOException {
+    Path file = folder.resolve("box.json");
+    String text =
+        Files.readString(DEMO).replaceAll("\"speed_km_per_h\": [\\d.]+", "\"speed_km_per_h\": 0");
+    Files.writeString(file, text);
+    assertThat(run("predict", file, "--json")).isZero();
+    assertThat(json().at("/duty/distance_km").isNull()).isTrue();
+  }
+
+  @Test
+  void checkPassesTheDemoAndStopsAtAnOvercharge() throws IOException {
+    assertThat(run("check", DEMO)).isZero();
+    assertThat(out.toString())
+        .contains("Warning: The hardest moment cuts off", "voltage.cutsOutUnderLoad");
+    assertThat(run("check", demoWith("\"voltage_V\": 54.6", "\"voltage_V\": 56"), "--json"))
+        .isEqualTo(1);
+  }
+
+  @Test
+  void predictInWordsNamesTheHeadlines() {
+    assertThat(run("predict", DEMO)).isZero();
+    assertThat(out.toString())
+        .contains("13S6P", "54.6 V full", "served after 4 h 20 min", "years", "Sag at 55.0 A");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          "series": 13,\\n     | "series": 1000000000,\\n | 1000000000
+          "cutOutVoltage_V": 41 | "cutOutVoltage_V": NaN   | damaged
+          "parallel": 6         | "parallel": -6           | Parallel count is -6
+          "capacity_Ah": 4.5    | "capacity_Ah": -4.5      | Cell capacity is −4.5 Ah
+          """)
+  void unusableValuesGiveOneLineAndExitTwo(String good, String bad, String said)
+      throws IOException {
+    String text = Files.readString(DEMO);
+    String from = good.replace("\\n", "");
+    assertThat(text).contains(from);
+    Path file =
+        Files.writeString(folder.resolve("pack.json"), text.replace(from, bad.replace("\\n", "")));
+    assertThat(run("predict", file)).isEqualTo(2);
+    assertThat(out.toString()).isEmpty();
+    assertThat(err.toString().strip().lines())
+        .hasSize(1)
+        .first()
+        .asString()
+        .contains(said, "pack.json");
+  }
+
+  @Test
+  void unusableFilesGiveOneLineAndExitTwo() throws IOException {
+    byte[] noise = new byte[10_000];
+    new Random(1).nextBytes(noise);
+    Path random = Files.write(folder.resolve("noise.hammerman"), noise);
+    Path empty = Files.write(folder.resolve("empty.hammerman"), new byte[0]);
+    Path missing = folder.resolve("missing.hammerman");
+    Path noCell =
+        Files.writeString(
+            folder.resolve("nocell.json"),
+            new String(Files.readAllBytes(DEMO), StandardCharsets.UTF_8)
+                .replaceAll("(?s)\"cell\": \\{.*?\"source\": \"[^\"]*\"\\s*\\},", ""));
+    for (Path file : List.of(random, empty, missing, noCell)) {
+      err.getBuffer().setLength(0);
+      assertThat(run("check", file)).as(file.toString()).isEqualTo(2);
+      assertThat(err.toString().strip().lines()).hasSize(1);
+      assertThat(err.toString())
+          .contains(String.valueOf(file.getFileName()))
+          .doesNotContain("Exception", "at hammerman");
+    }
+  }
+
+  @Test
+  void wrongWordsOnTheCommandLineExitTwo() {
+    assertThat(run("predict")).isEqualTo(2);
+    assertThat(run("melt", DEMO)).isEqualTo(2);
+    assertThat(err.toString()).contains("hammerman:");
+  }
+}

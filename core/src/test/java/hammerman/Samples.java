@@ -1,0 +1,39 @@
+package hammerman;
+
+import hammerman.cell.CellType;
+import hammerman.design.Design;
+import hammerman.guard.Bms;
+import hammerman.guard.Guard;
+import hammerman.pack.Pack;
+import hammerman.project.Shipped;
+import java.util.function.UnaryOperator;
+
+/** Designs and cells that tests start from. */
+public final class Samples {
+  /** 25 °C in K. */
+  public static final double ROOM = 298.15;
+
+  private Samples() {}
+
+  public static CellType cell(String id) {
+    return Shipped.cells().find(id).orElseThrow();
+  }
+
+  /** The worked example of the powered barrow. */
+  public static Design barrow() {
+    return Shipped.terraceBarrow().design();
+  }
+
+  /** The barrow's pack built from another cell and counts. */
+  public static Pack pack(String id, int series, int parallel) {
+    return barrow().pack().withCell(cell(id)).withCounts(series, parallel);
+  }
+
+  public static Design withGuard(Design d, UnaryOperator<Guard> change) {
+    return d.withGuard(change.apply(d.guard()));
+  }
+
+  public static Design withBms(Design d, UnaryOperator<Bms> change) {
+    return withGuard(d, g -> g.withProtection(g.protection().withBms(change)));
+  }
+}

@@ -1,0 +1,113 @@
+package hammerman.chain;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hammerman.Samples;
+import hammerman.design.Design;
+import hammerman.duty.Load;
+import hammerman.duty.Task;
+import hammerman.simulation.Discharge;
+import hammerman.simulation.Run;
+import hammerman.simulation.Trace;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class ChainTest {
+  private final Design barrow = Samples.barrow();
+  private final Chain chain = Chain.of(barrow);
+
+  @Test
+  void currentForAPowerGivesThatPowerBack() {
+    double kelvin = 281.15;
+    double current = chain.path().currentFor(1500, 0.5, kelvin);
+    double volts = chain.path().voltage(current, 0.5, kelvin, Path.Settling.TEN_SECONDS);
+    assertThat(volts * current).isCloseTo(1500, within(1e-6));
+  }
+
+  @Test
+  void sagAfterTenSecondsIsWhatASimulationGives() {
+    // Where the resistance does not depend on charge, and before heat matters.
+    double kelvin = 298.15;
+    Run run = Discharge.of(barrow, Load.current(30, 10), 0.5, kelvin).withStep(0.1).run();
+    double simulated = run.trace().at(Trace.Channel.VOLTAGE, run.trace().size() - 1);
+    double formula = chain.path().voltage(30, run.endSoc(), kelvin, Path.Settling.TEN_SECONDS);
+    assertThat(simulated).isCloseTo(formula, within(0.02));
+  }
+
+  @Test
+  void shortCircuitCurrentByHand() {
+    double cells = 13 * 0.7 * 0.016 * 1.08 / 6;
+    double leads = 1.724e-8 * (1 + 0.00393 * 5) * 1.8 / 8.37e-6 + 2 * 0.4e-3;
+    double strips = 13 * 6.99e-8 * (1 + 0.006 * 5) * 21.5e-3 / (0.15e-3 * 8e-3) / 6;
+    double all = cells + leads + strips + 0.1 / 60 + 3e-3;
+    assertThat(chain.shortCircuitCurrent()).isCloseTo(54.6 / all, within(0.1));
+  }
+
+  @Test
+  void heaviestWindowMatchesASlidingSum() {
+    Random random = new Random(7);
+    for (int trial = 0; trial < 50; trial++) {
+      List<Load.Step> steps =
+          random
+              .doubles(1 + random.nextInt(8), -20, 60)
+              .mapToObj(a -> new Load.Step(new Load.Current(a), 1 + random.nextInt(700), 0))
+              .toList();
+      Load load = new Load(steps, 1 + random.nextInt(5));
+      double found = Demand.heaviestWindow(load, d -> ((Load.Current) d).amperes());
+      assertThat(found).isCloseTo(slidingRms(load), within(1e-6));
+    }
+  }
+
+  private static double slidingRms(Load load) {
+    int n = (int) load.duration();
+    double[] sum = new double[n + 1];
+    int t = 0;
+    for (int r = 0; r < load.rounds(); r++) {
+      for (Load.Step s : load.steps()) {
+        double a = ((Load.Current) s.demand()).amperes();
+        for (int k = 0; k < s.duration(); k++) {
+          sum[t + 1] = sum[t] + a * a;
+          t++;
+        }
+      }
+    }
+    int window = (int) Math.min(Demand.WINDOW, n);
+    double most = 0;
+    for (int k = 0; k + window <= n; k++) {
+      most = Math.max(most, sum[k + window] - sum[k]);
+    }
+    return Math.sqrt(most / window);
+  }
+
+  @Test
+  void floorIsWhereTheHardestMomentMeetsTheCutOut() {
+    Floor floor = chain.floor();
+    assertThat(floor.who()).isEqualTo(Floor.Who.MACHINE);
+    double there = chain.path().voltage(55, floor.soc(), 281.15, Path.Settling.TEN_SECONDS);
+    assertThat(there).isCloseTo(41, within(1e-3));
+  }
+
+  @Test
+  void moreParallelCellsSagLessAndMoreSeriesGiveMoreVolts() {
+    double now = chain.sag().get(1).tenSeconds();
+    assertThat(Chain.of(barrow.withCounts(13, 8)).sag().get(1).tenSeconds()).isGreaterThan(now);
+    assertThat(Chain.of(barrow.withCounts(14, 6)).sag().get(1).tenSeconds()).isGreaterThan(now + 3);
+  }
+
+  @Test
+  void aSteadyLoadIsItsOwnContinuousCurrent() {
+    Design steady = barrow.withDuty(barrow.duty().withTask(new Task.ByTime(480, 3600)));
+    double current = Chain.of(steady).demand().continuous();
+    double volts = chain.path().voltage(current, 0.5, 281.15, Path.Settling.TEN_SECONDS);
+    assertThat(current * volts).isCloseTo(480, within(1e-6));
+  }
+
+  @Test
+  void weakestLinkIsTheOneWithTheLeastMargin() {
+    Design weak = Samples.withGuard(barrow, g -> g.withFuse(g.fuse().withRating(30)));
+    assertThat(Chain.of(weak).weakest().kind()).isEqualTo(Link.Kind.FUSE);
+    assertThat(Chain.of(weak).weakest().margin(chain.demand())).isNegative();
+  }
+}

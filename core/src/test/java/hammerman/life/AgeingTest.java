@@ -1,0 +1,129 @@
+package hammerman.life;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hammerman.cell.Chemistry;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The papers' formulas against values worked out apart from this code. */
+class AgeingTest {
+  private static Conditions.Rest rest(double volts, double soc, double celsius) {
+    return new Conditions.Rest(1, volts, soc, celsius + 273.15);
+  }
+
+  private static Conditions.Cycling cycling(
+      double volts, double depth, double celsius, double rate) {
+    return new Conditions.Cycling(1, depth, volts, 0.5, celsius + 273.15, rate);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "3.7, 25, 2.867759e-04, 6.065944e-04",
+    "3.9, 35, 8.350395e-04, 1.549585e-03",
+    "4.1, 50, 3.023913e-03, 4.768474e-03",
+    "4.2, 40, 1.677208e-03, 2.902318e-03"
+  })
+  void calendarRatesOfNmc(double volts, double celsius, double alpha, double alphaR) {
+    NickelLaw law = new NickelLaw();
+    assertThat(law.calendarRate(rest(volts, 0.5, celsius))).isCloseTo(alpha, within(alpha * 1e-6));
+    assertThat(law.calendarResistanceRate(rest(volts, 0.5, celsius)))
+        .isCloseTo(alphaR, within(alphaR * 1e-6));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "3.7, 0.8, 4.032802e-03, 2.087646e-04",
+    "3.667, 1.0, 4.841000e-03, 2.653143e-04",
+    "3.9, 0.3, 2.383216e-03, 7.532356e-05",
+    "3.55, 0.1, 1.268687e-03, 1.936356e-05"
+  })
+  void cycleRatesOfNmc(double volts, double depth, double beta, double betaR) {
+    NickelLaw law = new NickelLaw();
+    assertThat(law.cycleRate(cycling(volts, depth, 35, 1))).isCloseTo(beta, within(beta * 1e-6));
+    assertThat(law.cycleResistanceRate(cycling(volts, depth, 35, 1)))
+        .isCloseTo(betaR, within(betaR * 1e-5));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0.5, 25, 9.519829e-04",
+    "2, 25, 8.164419e-04",
+    "6, 45, 1.869630e-03",
+    "10, 25, 1.929891e-03"
+  })
+  void cycleRatesOfPhosphate(double rate, double celsius, double expected) {
+    assertThat(new PhosphateLaw().cycleRate(cycling(3.3, 1, celsius, rate)))
+        .isCloseTo(expected, within(expected * 1e-6));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0.5, 25, 2.225377e-03", "1.0, 25, 3.545222e-03", "0.2, 40, 2.701421e-03"})
+  void calendarRatesOfPhosphate(double soc, double celsius, double afterADay) {
+    assertThat(new PhosphateLaw().calendarRate(rest(3.3, soc, celsius)))
+        .isCloseTo(afterADay, within(afterADay * 1e-6));
+  }
+
+  @Test
+  void aYearOfStorageLosesWhatThePaperSays() {
+    Conditions idle =
+        new Conditions(
+            List.of(rest(3.9, 0.65, 35)), new Conditions.Cycling(0, 0, 3.9, 0.5, 308.15, 1));
+    Wear wear = Wear.NEW;
+    for (int week = 0; week < 73; week++) {
+      wear = wear.advance(new NickelLaw(), idle, 5);
+    }
+    assertThat(wear.calendar()).isCloseTo(0.069731, within(1e-6));
+    assertThat(wear.cycle()).isZero();
+  }
+
+  @Test
+  void conditionsThatChangeJoinThroughEquivalentTime() {
+    // Hot first or cold first: the same loss, because each part adds up in its own equivalent time.
+    Conditions hot = new Conditions(List.of(rest(4.1, 0.9, 45)), cycling(3.8, 0.8, 40, 1));
+    Conditions cold = new Conditions(List.of(rest(3.7, 0.5, 15)), cycling(3.7, 0.4, 20, 1));
+    AgeingLaw law = new NickelLaw();
+    Wear a = Wear.NEW.advance(law, hot, 100).advance(law, cold, 300);
+    Wear b = Wear.NEW.advance(law, cold, 300).advance(law, hot, 100);
+    assertThat(a.loss()).isCloseTo(b.loss(), within(1e-12));
+  }
+
+  @Test
+  void lifeEndsWhereTheLossCrossesWithABandAroundIt() {
+    Conditions use =
+        new Conditions(
+            List.of(rest(3.9, 0.65, 30)),
+            new Conditions.Cycling(0.5, 0.7, 3.75, 0.55, 308.15, 0.5));
+    LifeForecast life = LifeForecast.of(Chemistry.NMC, use, 0.8);
+    double days = life.years() * 365.25;
+    double calendar = (7.543 * 3.9 - 23.75) * 1e6 * Math.exp(-6976 / 303.15) * Math.pow(days, 0.75);
+    double moved = days * 0.5 * 0.7 * 2 * 2.05;
+    double cycle =
+        (7.348e-3 * Math.pow(3.75 - 3.667, 2) + 7.6e-4 + 4.081e-3 * 0.7) * Math.sqrt(moved);
+    assertThat(calendar + cycle).isCloseTo(0.2, within(5e-4));
+    assertThat(life.yearsLow()).isLessThan(life.years());
+    assertThat(life.yearsHigh()).isGreaterThan(life.years());
+    assertThat(life.equivalentFullCycles()).isCloseTo(days * 0.35, within(0.1));
+    assertThat(life.calendarShare()).isCloseTo(calendar / 0.2, within(0.01));
+  }
+
+  @Test
+  void otherChemistriesAreMarkedIndicative() {
+    Conditions use = new Conditions(List.of(rest(2.3, 0.6, 25)), cycling(2.3, 0.5, 25, 1));
+    assertThat(LifeForecast.of(Chemistry.LTO, use, 0.8).indicative()).isTrue();
+    assertThat(LifeForecast.of(Chemistry.NMC, use, 0.8).indicative()).isFalse();
+  }
+
+  @Test
+  void restingColdAndLowIsNotLimitedWithinTheHorizon() {
+    Conditions idle =
+        new Conditions(
+            List.of(rest(3.2, 0.03, 0)), new Conditions.Cycling(0, 0, 3.6, 0.5, 273.15, 1));
+    LifeForecast life = LifeForecast.of(Chemistry.NMC, idle, 0.8);
+    assertThat(life.limit()).isEqualTo(LifeForecast.Limit.HORIZON);
+    assertThat(life.years()).isEqualTo(LifeForecast.HORIZON);
+  }
+}

@@ -1,0 +1,61 @@
+package hammerman.pack;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hammerman.Samples;
+import hammerman.guard.Wiring;
+import hammerman.unit.QuantityText;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ConductorTest {
+  @Test
+  void nickelStripCarriesSevenAndAHalfAmperes() {
+    Strip strip = new Strip(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1);
+    assertThat(strip.ampacity()).isCloseTo(7.5, within(0.2));
+  }
+
+  @Test
+  void copperOfTheSameSizeCarriesTwice() {
+    Strip nickel = new Strip(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1);
+    double ratio = nickel.withMaterial(ConductorMaterial.COPPER).ampacity() / nickel.ampacity();
+    assertThat(ratio).isCloseTo(Math.sqrt(6.99 / 1.724), within(1e-9));
+  }
+
+  /**
+   * Published ampacities of single copper conductors in free air at 30 °C with 90 °C insulation;
+   * the model, with h = 10 W/m²K, must be on the safe side of them but not by more than a third.
+   */
+  @ParameterizedTest
+  @CsvSource({"14, 35", "12, 40", "10, 55", "8, 80", "6, 105", "4, 140"})
+  void wireAmpacityIsSafelyBelowThePublishedTable(int gauge, double published) {
+    Wiring wire =
+        new Wiring(ConductorMaterial.COPPER, QuantityText.awgArea(gauge), 1, 273.15 + 90, 0, 0);
+    assertThat(wire.ampacity(273.15 + 30)).isBetween(published * 0.67, published * 1.02);
+  }
+
+  @Test
+  void areaForACurrentGivesThatAmpacity() {
+    Wiring wire = Samples.barrow().guard().wiring();
+    double area = wire.areaFor(75, 311.15);
+    assertThat(wire.withArea(area).ampacity(311.15)).isCloseTo(75, within(0.05));
+  }
+
+  @Test
+  void shortTimesAllowMoreAndLongTimesTheSame() {
+    double area = 8e-6;
+    double perimeter = 0.016;
+    ConductorMaterial copper = ConductorMaterial.COPPER;
+    assertThat(copper.shortTimeFactor(area, perimeter, 1e6)).isCloseTo(1, within(1e-9));
+    double adiabatic = Math.sqrt(8960 * 385 * area / (10 * perimeter) / 1.0);
+    assertThat(copper.shortTimeFactor(area, perimeter, 1)).isCloseTo(adiabatic, within(0.05));
+  }
+
+  @Test
+  void leadsCountOutAndBackAndEveryConnector() {
+    Wiring wire = new Wiring(ConductorMaterial.COPPER, 10e-6, 1, 378.15, 2, 0.4e-3);
+    assertThat(wire.resistance(293.15)).isCloseTo(1.724e-8 * 2 / 10e-6 + 0.8e-3, within(1e-12));
+  }
+}

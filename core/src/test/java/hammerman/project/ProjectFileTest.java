@@ -1,0 +1,228 @@
+package hammerman.project;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import hammerman.Samples;
+import hammerman.duty.Task;
+import hammerman.guard.Protection;
+import hammerman.pack.ConductorMaterial;
+import hammerman.project.UnreadableProject.Reason;
+import hammerman.unit.QuantityText;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Random;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ProjectFileTest {
+  @TempDir Path folder;
+
+  private static String demo() {
+    return new String(ProjectFile.document(Shipped.terraceBarrow()), StandardCharsets.UTF_8);
+  }
+
+  private static UnreadableProject refusal(String document) {
+    return refusal(document.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static UnreadableProject refusal(byte[] bytes) {
+    try {
+      ProjectFile.parse(bytes, "pack.hammerman");
+    } catch (UnreadableProject e) {
+      assertThat(e.getMessage()).contains("pack.hammerman").doesNotContain("\n", "Exception");
+      return e;
+    }
+    throw new AssertionError("was read");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"pack.hammerman", "pack.json"})
+  void whatIsSavedIsReadBackTheSame(String name) throws IOException {
+    Project project =
+        Shipped.terraceBarrow()
+            .plusVariant("Copper, no BMS, thick wire")
+            .withDesign(
+                Samples.withGuard(
+                        Samples.barrow(),
+                        g ->
+                            g.withProtection(new Protection.None())
+                                .withWiring(g.wiring().withArea(QuantityText.awgArea(6))))
+                    .withPack(
+                        Samples.barrow()
+                            .pack()
+                            .withStrip(
+                                Samples.barrow()
+                                    .pack()
+                                    .strip()
+                                    .withMaterial(ConductorMaterial.COPPER)))
+                    .withDuty(
+                        Samples.barrow()
+                            .duty()
+                            .withBounds(Samples.barrow().duty().bounds().withMass(null))
+                            .withTask(new Task.ByDistance(12_000, 90, 1.2))));
+    Path file = folder.resolve(name);
+    ProjectFile.save(project, file);
+    Project again = ProjectFile.read(file);
+    assertThat(new String(ProjectFile.document(again), StandardCharsets.UTF_8))
+        .isEqualTo(new String(ProjectFile.document(project), StandardCharsets.UTF_8));
+    assertThat(again.variants()).hasSize(2);
+    assertThat(again.variant().guard().protection()).isInstanceOf(Protection.None.class);
+    assertThat(again.duty().bounds().mass()).isNull();
+  }
+
+  @Test
+  void shippedProjectsAndSavedOnesFollowTheSchema() throws IOException {
+    Schema schema =
+        SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+            .getSchema(Files.readString(Path.of("../docs/project.schema.json")), InputFormat.JSON);
+    assertThat(schema.validate(demo(), InputFormat.JSON)).isEmpty();
+    assertThat(
+            schema.validate(
+                Files.readString(Path.of("../examples/terrace-barrow.json")), InputFormat.JSON))
+        .isEmpty();
+    assertThat(
+            schema.validate(demo().replace("\"series\" : 13", "\"series\" : -1"), InputFormat.JSON))
+        .isNotEmpty();
+    assertThat(
+            schema.validate(
+                new String(ProjectFile.document(Shipped.starter()), StandardCharsets.UTF_8),
+                InputFormat.JSON))
+        .isEmpty();
+  }
+
+  @Test
+  void savingKeepsThePreviousVersionAndLeavesNoScraps() throws IOException {
+    Path file = folder.resolve("pack.hammerman");
+    ProjectFile.save(Shipped.starter(), file);
+    byte[] before = Files.readAllBytes(file);
+    ProjectFile.save(Shipped.terraceBarrow(), file);
+    assertThat(Files.readAllBytes(folder.resolve("pack.hammerman.bak"))).isEqualTo(before);
+    try (var files = Files.list(folder)) {
+      assertThat(files).hasSize(2);
+    }
+  }
+
+  @Test
+  void aFailedSaveLeavesTheFileAsItWas() throws IOException {
+    Path file = folder.resolve("pack.hammerman");
+    ProjectFile.save(Shipped.starter(), file);
+    byte[] before = Files.readAllBytes(file);
+    Files.createDirectory(folder.resolve(".pack.hammerman.saving"));
+    Files.createFile(folder.resolve(".pack.hammerman.saving").resolve("in the way"));
+    assertThatThrownBy(() -> ProjectFile.save(Shipped.terraceBarrow(), file))
+        .isInstanceOf(IOException.class);
+    assertThat(Files.readAllBytes(file)).isEqualTo(before);
+  }
+
+  @Test
+  void emptyRandomAndForeignFilesAreRefused() {
+    assertThat(refusal(new byte[0]).reason()).isEqualTo(Reason.EMPTY);
+    byte[] noise = new byte[4096];
+    new Random(3).nextBytes(noise);
+    assertThat(refusal(noise).reason()).isEqualTo(Reason.NOT_A_PROJECT);
+    assertThat(refusal("{\"format\": \"something else\"}").reason())
+        .isEqualTo(Reason.NOT_A_PROJECT);
+    assertThat(refusal("[1, 2]").reason()).isEqualTo(Reason.NOT_A_PROJECT);
+    byte[] zipNoise = Arrays.copyOf(noise, 4096);
+    zipNoise[0] = 'P';
+    zipNoise[1] = 'K';
+    assertThat(refusal(zipNoise).reason()).isIn(Reason.NOT_A_PROJECT, Reason.DAMAGED);
+  }
+
+  @Test
+  void aMissingFileOrAFolderIsSaid() {
+    assertThatThrownBy(() -> ProjectFile.read(folder.resolve("nowhere.hammerman")))
+        .hasMessageContaining("does not exist");
+    assertThatThrownBy(() -> ProjectFile.read(folder)).hasMessageContaining("folder");
+  }
+
+  @Test
+  void aNewerVersionIsRefusedKindly() {
+    UnreadableProject e = refusal(demo().replace("\"version\" : 1", "\"version\" : 9"));
+    assertThat(e.reason()).isEqualTo(Reason.NEWER);
+    assertThat(e.getMessage()).contains("format 9", "up to 1");
+  }
+
+  @Test
+  void aDamagedDocumentSaysWhereAndWhatCouldBeRead() {
+    String document = demo();
+    UnreadableProject e = refusal(document.substring(0, document.indexOf("\"habits\"")));
+    assertThat(e.reason()).isEqualTo(Reason.DAMAGED);
+    assertThat(e.getMessage()).contains("line", "name", "notes", "left as it is", ".bak");
+  }
+
+  @Test
+  void aTruncatedContainerIsDamagedAndStaysUntouched() throws IOException {
+    Path file = folder.resolve("pack.hammerman");
+    ProjectFile.save(Shipped.terraceBarrow(), file);
+    byte[] bytes = Files.readAllBytes(file);
+    byte[] half = Arrays.copyOf(bytes, bytes.length / 2);
+    Files.write(file, half);
+    assertThatThrownBy(() -> ProjectFile.read(file))
+        .isInstanceOfSatisfying(
+            UnreadableProject.class, e -> assertThat(e.reason()).isEqualTo(Reason.DAMAGED));
+    assertThat(Files.readAllBytes(file)).isEqualTo(half);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          "series" : 13, "parallel"        | "series" : -1, "parallel"        | Series count is -1
+          "series" : 13, "parallel"        | "series" : 1000000000, "parallel"| Series count is 1000000000
+          "cutOutVoltage_V" : 41           | "cutOutVoltage_V" : NaN          | damaged
+          "cutOutVoltage_V" : 41           | "cutOutVoltage_V" : "NaN"        | cutOutVoltage_V
+          "cutOutVoltage_V" : 41           | "cutOutVoltage_V" : 1e999        | not a number
+          "cutOutVoltage_V" : 41           | "cutOutVoltage_V" : null         | cutOutVoltage_V is null
+          "cutOutVoltage_V" : 41           | "cutOutVolts" : 41               | “cutOutVoltage_V” is missing
+          "cutOutVoltage_V" : 41           | "cutOutVoltage_V" : 41, "colour": 1 | “colour” is not known
+          "cutOutVoltage_V" : 41,          |                                  | cutOutVoltage_V
+          "chemistry" : "NMC"              | "chemistry" : "XYZ"              | XYZ
+          "kind" : "byRound"               | "kind" : "byMagic"               | byMagic
+          "active" : 0                     | "active" : 7                     | Active variant is 7
+          "rating_A" : 60                  | "rating_A" : -60                 | Fuse rating is −60 A
+          """)
+  void badValuesAreNamedWithTheirPlace(String good, String bad, String said) {
+    String document = demo().replaceAll("\\s+", " ");
+    assertThat(document).contains(good);
+    UnreadableProject e = refusal(document.replace(good, bad == null ? "" : bad));
+    assertThat(e.getMessage()).contains(said);
+  }
+
+  @Test
+  void aMissingCellIsNamed() {
+    String document = demo().replaceAll("(?s)\"cell\" : \\{.*?\"source\" : \"[^\"]*\"\\s*\\},", "");
+    assertThat(refusal(document).getMessage()).contains("cell", "missing");
+  }
+
+  @Test
+  void containersWithUnknownPartsAreNotOpenedOnlyToLoseThem() throws IOException {
+    Path file = folder.resolve("pack.hammerman");
+    try (var zip = new ZipOutputStream(Files.newOutputStream(file))) {
+      zip.putNextEntry(new ZipEntry("tables/run.csv"));
+      zip.closeEntry();
+    }
+    assertThatThrownBy(() -> ProjectFile.read(file)).hasMessageContaining("tables/run.csv");
+  }
+
+  @Test
+  void theStarterLibraryHoldsFifteenGenericCells() {
+    assertThat(Shipped.cells().cells()).hasSize(15);
+    assertThat(Shipped.cells().cells()).allSatisfy(c -> assertThat(c.source()).isNotBlank());
+    assertThat(Samples.cell("t21700").r10()).isCloseTo(0.0065, within(1e-12));
+  }
+}

@@ -1,0 +1,55 @@
+package hammerman.unit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class FiguresTest {
+  @ParameterizedTest
+  @CsvSource({
+    "54.6, 54.6",
+    "9.1666, 9.17",
+    "0.016, 0.0160",
+    "1263.6, 1264",
+    "12834, 12830",
+    "999.6, 1000",
+    "-3.14159, −3.14",
+    "0, 0",
+    "99.95, 100",
+    "0.99996, 1.00"
+  })
+  void writesThreeSignificantDigits(double value, String text) {
+    assertThat(Figures.number(value)).isEqualTo(text);
+  }
+
+  @Test
+  void writesUnitsWithASpaceAndNoNegativeZero() {
+    assertThat(Figures.of(0.016, Unit.MILLIOHM)).isEqualTo("16.0 mΩ");
+    assertThat(Figures.of(307.15, Unit.CELSIUS, 0)).isEqualTo("34 °C");
+    assertThat(Figures.fixed(-0.04, 1)).isEqualTo("0.0");
+    assertThat(Figures.exact(0.15e-3, Unit.MILLIMETRE)).isEqualTo("0.15 mm");
+  }
+
+  @Test
+  void writesDurationsInTheUnitsPeopleUse() {
+    assertThat(Figures.duration(12)).isEqualTo("12 s");
+    assertThat(Figures.duration(1500)).isEqualTo("25 min");
+    assertThat(Figures.duration(4 * 3600 + 20 * 60)).isEqualTo("4 h 20 min");
+    assertThat(Figures.duration(7200)).isEqualTo("2 h");
+    assertThat(Figures.duration(Double.POSITIVE_INFINITY)).isEqualTo("never");
+  }
+
+  @Test
+  void refusalNamesFieldValueLimitAndCure() {
+    assertThatThrownBy(() -> Valid.range("Fuse rating", -3, 0.1, 5000, Unit.AMPERE))
+        .isInstanceOf(InvalidValue.class)
+        .hasMessage(
+            "Fuse rating is −3 A; it must be from 0.1 A to 5000 A. Give a value within these"
+                + " limits.");
+    assertThatThrownBy(() -> Valid.range("Mass", Double.NaN, 0, 1, Unit.KILOGRAM))
+        .hasMessageContaining("not a number");
+  }
+}
