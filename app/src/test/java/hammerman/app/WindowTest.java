@@ -3,6 +3,7 @@ package hammerman.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.app.session.Recovery;
+import hammerman.app.theme.Theme;
 import hammerman.duty.Load;
 import hammerman.finding.Station;
 import hammerman.guard.FuseClass;
@@ -330,6 +331,27 @@ class WindowTest {
     assertThat(desk.text("#counts")).isEqualTo("13S11P");
     assertThat(desk.session.stateProperty().get().dirty()).isTrue();
     assertThat(next.left()).isEmpty();
+  }
+
+  @Test
+  void theNextStartOffersWhatWasLeft(@TempDir Path other) throws IOException {
+    Path folder = Files.createDirectories(other.resolve("recovery"));
+    ProjectFile.save(
+        Shipped.terraceBarrow().withName("Half done"), folder.resolve("999999998.hammerman"));
+    Desk second = Desk.fx(() -> Desk.open(new Stage(), other));
+    assertThat(second.isShown("#recovery-notice")).isTrue();
+    second.press("#recover");
+    assertThat(second.text("#pack-name")).isEqualTo("Half done");
+    assertThat(second.isShown("#recovery-notice")).isFalse();
+    second.close();
+  }
+
+  @Test
+  void nightIsOneKeyAndRemembered() {
+    desk.keys(KeyCode.CONTROL, KeyCode.T);
+    assertThat(desk.frame.theme()).isEqualTo(Theme.NIGHT);
+    desk.keys(KeyCode.CONTROL, KeyCode.T);
+    assertThat(desk.frame.theme()).isEqualTo(Theme.DAY);
   }
 
   @ParameterizedTest

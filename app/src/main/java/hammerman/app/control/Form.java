@@ -185,7 +185,13 @@ public final class Form {
             });
     HBox.setHgrow(field, Priority.ALWAYS);
     row(name, field, "", complaint, p -> true);
-    follow(p -> field.setText(read.apply(p)));
+    follow(
+        p -> {
+          String shown = read.apply(p);
+          if (!shown.equals(field.getText())) {
+            field.setText(shown);
+          }
+        });
     return this;
   }
 
@@ -240,7 +246,13 @@ public final class Form {
               }
             });
     row(name, field, "mm", complaint, p -> true);
-    follow(p -> field.setText(read.apply(p)));
+    follow(
+        p -> {
+          String shown = read.apply(p);
+          if (!shown.equals(field.getText())) {
+            field.setText(shown);
+          }
+        });
     return this;
   }
 

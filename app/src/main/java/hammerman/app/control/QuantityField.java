@@ -78,7 +78,10 @@ public final class QuantityField extends TextField {
   }
 
   private void revert() {
-    setText(shown == null ? "" : Figures.plain(unit.fromCore(shown)));
+    String text = shown == null ? "" : Figures.plain(unit.fromCore(shown));
+    if (!text.equals(getText())) {
+      setText(text);
+    }
     touched = false;
     complain("");
   }
@@ -121,6 +124,9 @@ public final class QuantityField extends TextField {
   }
 
   private void complain(String why) {
+    if (why.equals(complaint.get())) {
+      return;
+    }
     complaint.set(why);
     getStyleClass().remove("wrong");
     if (!why.isEmpty()) {

@@ -1,9 +1,14 @@
 package hammerman.app.picture;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.function.Function;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
+import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
+import javafx.scene.paint.ImagePattern;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
@@ -16,6 +21,13 @@ public final class Pen {
   private static final String WORDS = "Chivo";
   private static final String WORDS_BOLD = "Chivo SemiBold";
   private static final String FIGURES = "Sometype Mono";
+
+  /** Fonts are looked up by name once; many words are drawn in few sizes. */
+  private static final Map<String, Font> FONTS = new HashMap<>();
+
+  private static final double TILE = 7;
+
+  private static final Map<Color, Image> HATCHES = new HashMap<>();
 
   private final GraphicsContext g;
   private final Function<Role, Color> colours;
@@ -56,17 +68,24 @@ public final class Pen {
   }
 
   /** Fills a rectangle with slanting strokes, so that it tells itself apart without colour. */
-  public void hatch(Role role, double x, double y, double width, double height, double gap) {
-    g.save();
-    g.beginPath();
-    g.rect(x, y, width, height);
-    g.clip();
-    stroke(role, 1);
-    for (double d = -height; d < width; d += gap) {
-      g.strokeLine(x + d, y + height, x + d + height, y);
+  public void hatch(Role role, double x, double y, double width, double height) {
+    Color colour = colours.apply(role);
+    g.setFill(
+        new ImagePattern(HATCHES.computeIfAbsent(colour, Pen::tile), 0, 0, TILE, TILE, false));
+    g.fillRect(x, y, width, height);
+  }
+
+  /** One tile of slanting strokes; a thousand strokes drawn one by one would be slow. */
+  private static Image tile(Color colour) {
+    int n = (int) TILE;
+    WritableImage tile = new WritableImage(n, n);
+    for (int k = 0; k < n; k++) {
+      tile.getPixelWriter().setColor(k, n - 1 - k, colour);
+      Color soft = colour.deriveColor(0, 1, 1, 0.35);
+      tile.getPixelWriter().setColor((k + 1) % n, n - 1 - k, soft);
+      tile.getPixelWriter().setColor((k + n - 1) % n, n - 1 - k, soft);
     }
-    g.restore();
-    g.setTextBaseline(VPos.CENTER);
+    return tile;
   }
 
   /** Draws a curve through the first {@code n} points. */
@@ -89,12 +108,12 @@ public final class Pen {
 
   /** Writes words beginning at a point, vertically centred on it. */
   public void words(Role role, double size, double x, double y, String text) {
-    write(role, new Font(WORDS, size), TextAlignment.LEFT, x, y, text);
+    write(role, font(WORDS, size), TextAlignment.LEFT, x, y, text);
   }
 
   /** Writes strong words beginning at a point. */
   public void strong(Role role, double size, double x, double y, String text) {
-    write(role, new Font(WORDS_BOLD, size), TextAlignment.LEFT, x, y, text);
+    write(role, font(WORDS_BOLD, size), TextAlignment.LEFT, x, y, text);
   }
 
   /** Writes words on a patch of paper, so that lines behind do not run through them. */
@@ -105,29 +124,33 @@ public final class Pen {
 
   /** Writes words centred on a point. */
   public void centred(Role role, double size, double x, double y, String text) {
-    write(role, new Font(WORDS, size), TextAlignment.CENTER, x, y, text);
+    write(role, font(WORDS, size), TextAlignment.CENTER, x, y, text);
   }
 
   /** Writes words ending at a point. */
   public void wordsBefore(Role role, double size, double x, double y, String text) {
-    write(role, new Font(WORDS, size), TextAlignment.RIGHT, x, y, text);
+    write(role, font(WORDS, size), TextAlignment.RIGHT, x, y, text);
   }
 
   /** Writes a figure centred on a point. */
   public void figureCentred(Role role, double size, double x, double y, String text) {
-    write(role, new Font(FIGURES, size), TextAlignment.CENTER, x, y, text);
+    write(role, font(FIGURES, size), TextAlignment.CENTER, x, y, text);
   }
 
   /** Writes a figure ending at a point. */
   public void figureBefore(Role role, double size, double x, double y, String text) {
-    write(role, new Font(FIGURES, size), TextAlignment.RIGHT, x, y, text);
+    write(role, font(FIGURES, size), TextAlignment.RIGHT, x, y, text);
   }
 
   /** Returns the width of words, px. */
   public double width(double size, String text) {
     Text measure = new Text(text);
-    measure.setFont(new Font(WORDS, size));
+    measure.setFont(font(WORDS, size));
     return measure.getLayoutBounds().getWidth();
+  }
+
+  private static Font font(String family, double size) {
+    return FONTS.computeIfAbsent(family + size, k -> new Font(family, size));
   }
 
   private void write(Role role, Font font, TextAlignment align, double x, double y, String text) {

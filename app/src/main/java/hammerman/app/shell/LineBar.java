@@ -78,8 +78,10 @@ final class LineBar extends HBox {
     stops.forEach(
         (station, stop) -> {
           State state = state(station, forecast.judgements());
-          stop.mark().getStyleClass().setAll("mark", state.mark);
-          stop.state().setText(state.words);
+          if (!stop.state().getText().equals(state.words)) {
+            stop.mark().getStyleClass().setAll("mark", state.mark);
+            stop.state().setText(state.words);
+          }
           stop.button().setAccessibleText("Station " + station.label() + ", " + state.words);
         });
   }

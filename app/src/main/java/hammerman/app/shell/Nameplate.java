@@ -63,7 +63,9 @@ final class Nameplate extends HBox {
   }
 
   void show(Project project) {
-    name.setText(project.name());
+    if (!name.getText().equals(project.name())) {
+      name.setText(project.name());
+    }
     int of = project.variants().size();
     variant.setText(
         project.variant().name()

@@ -1,5 +1,6 @@
 package hammerman.app.station.cell;
 
+import hammerman.app.control.Facts;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
@@ -39,7 +40,7 @@ public final class CellStation implements StationView {
   private final Page page;
   private final VBox rows = new VBox();
   private final ToggleGroup group = new ToggleGroup();
-  private final GridPane facts = new GridPane();
+  private final Facts facts = new Facts("fact-name", "fact-value");
   private final Label name = new Label();
   private final CellCurve curve = new CellCurve();
   private final Latest curves = new Latest("cell-curves");
@@ -60,8 +61,7 @@ public final class CellStation implements StationView {
     VBox list = new VBox(head, rows);
     list.setMinWidth(560);
     name.getStyleClass().add("question");
-    facts.setHgap(12);
-    facts.setVgap(4);
+    facts.setVgap(2);
     VBox.setVgrow(curve, Priority.ALWAYS);
     curve.setPrefHeight(240);
     Label caution =
@@ -183,12 +183,11 @@ public final class CellStation implements StationView {
       if (label != null) {
         Optional<Judgement> worst = found.get(k);
         label.setText(worst.map(Judgement::word).orElse("serves"));
-        label
-            .getStyleClass()
-            .setAll(
-                "label",
-                "verdict",
-                worst.map(j -> j.severity().name().toLowerCase(Locale.ROOT)).orElse("serves"));
+        String style =
+            worst.map(j -> j.severity().name().toLowerCase(Locale.ROOT)).orElse("serves");
+        if (!label.getStyleClass().contains(style)) {
+          label.getStyleClass().setAll("label", "verdict", style);
+        }
       }
     }
   }
@@ -206,42 +205,31 @@ public final class CellStation implements StationView {
     CellType cell = f.design().pack().cell();
     name.setText(cell.name());
     var t = cell.temperatures();
-    String[][] pairs = {
-      {"Size", cell.format().sizeText()},
-      {
-        "Full / cut-off",
-        Figures.fixed(cell.fullVoltage(), 2)
-            + " / "
-            + Figures.of(cell.cutOffVoltage(), Unit.VOLT, 2)
-      },
-      {
-        "Charge, kind / fast",
-        Figures.plain(cell.currents().standardCharge())
-            + " / "
-            + Figures.exact(cell.currents().fastCharge(), Unit.AMPERE)
-      },
-      {"Charge from", Figures.of(t.chargeLowest(), Unit.CELSIUS, 0) + " up"},
-      {
-        "Energy per mass",
-        Figures.number(cell.nominalVoltage() * cell.capacity() / cell.mass()) + " Wh/kg"
-      },
-      {"Hottest allowed", Figures.of(t.dischargeHighest(), Unit.CELSIUS, 0)},
-      {"Energy per price", price(cell)},
-      {"Figures", cell.source()},
-    };
-    facts.getChildren().clear();
-    for (int k = 0; k < pairs.length; k++) {
-      Label key = new Label(pairs[k][0]);
-      key.getStyleClass().add("fact-name");
-      Label value = new Label(pairs[k][1]);
-      value.getStyleClass().add("fact-value");
-      facts.add(new VBox(0, key, value), k % 2, k / 2);
-    }
+    facts.show(
+        List.of(
+            List.of("Size", cell.format().sizeText()),
+            List.of(
+                "Full / cut-off",
+                Figures.fixed(cell.fullVoltage(), 2)
+                    + " / "
+                    + Figures.of(cell.cutOffVoltage(), Unit.VOLT, 2)),
+            List.of(
+                "Charge, kind / fast",
+                Figures.plain(cell.currents().standardCharge())
+                    + " / "
+                    + Figures.exact(cell.currents().fastCharge(), Unit.AMPERE)),
+            List.of("Charge from", Figures.of(t.chargeLowest(), Unit.CELSIUS, 0) + " up"),
+            List.of("Hottest allowed", Figures.of(t.dischargeHighest(), Unit.CELSIUS, 0)),
+            List.of(
+                "Energy per mass",
+                Figures.number(cell.nominalVoltage() * cell.capacity() / cell.mass()) + " Wh/kg"),
+            List.of("Price per Wh", price(cell)),
+            List.of("Figures", cell.source())));
   }
 
   private static String price(CellType cell) {
     return cell.price() > 0
-        ? Figures.number(cell.nominalVoltage() * cell.capacity() / cell.price()) + " Wh per 1"
+        ? Figures.number(cell.price() / (cell.nominalVoltage() * cell.capacity()))
         : "no price";
   }
 }

@@ -87,7 +87,7 @@ final class ChainPicture extends Picture {
     double shortEnd = Math.min(x.at(link.shortTime()), x.to());
     double longEnd = Math.min(x.at(link.continuous()), x.to());
     pen.frame(bar, 1, x.from(), top, shortEnd - x.from(), thick);
-    pen.hatch(bar, x.from(), top, shortEnd - x.from(), thick, 6);
+    pen.hatch(bar, x.from(), top, shortEnd - x.from(), thick);
     pen.fill(bar, x.from(), top, longEnd - x.from(), thick);
     pen.strong(Role.INK, 13, 4, y + step * 0.5 - 8, title(link.kind()));
     pen.words(
@@ -142,7 +142,7 @@ final class ChainPicture extends Picture {
     pen.line(Role.INK, 2, left, at, right, at);
     pen.line(Role.INK, 2, left, at - 4, left, at + 4);
     pen.line(Role.INK, 2, right, at - 4, right, at + 4);
-    pen.tag(Role.INK, Pen.TEXT, right + 6, at - 1, "fuse window");
+    pen.words(Role.INK, Pen.TEXT, right + 6, at - 2, "fuse window");
   }
 
   private static void demand(Pen pen, Demand demand, Scale x, double height) {

@@ -164,7 +164,7 @@ final class FieldPicture extends Picture {
     boolean warn = worst.filter(j -> j.severity() == Severity.WARN).isPresent();
     if (stop) {
       pen.frame(Role.FAINT, 1, x, y, w, h);
-      pen.hatch(Role.FAINT, x, y, w, h, 7);
+      pen.hatch(Role.FAINT, x, y, w, h);
     } else {
       pen.fill(warn ? Role.AMBER_WASH : Role.COOL_WASH, x, y, w, h);
     }

@@ -1,5 +1,6 @@
 package hammerman.app.station.stack;
 
+import hammerman.app.control.Facts;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.Form;
 import hammerman.app.control.Stepper;
@@ -22,12 +23,11 @@ import hammerman.pack.Pack;
 import hammerman.project.Project;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -45,7 +45,7 @@ public final class StackStation implements StationView {
   private final FigureView continuous;
   private final FigureView sag;
   private final Latest fields = new Latest("stack-field");
-  private final GridPane steps = new GridPane();
+  private final Facts steps = new Facts("fact-value", "fact-value", "fact-value", "answer");
   private @Nullable Forecast shown;
 
   public StackStation(Bench bench) {
@@ -74,8 +74,6 @@ public final class StackStation implements StationView {
             new VBox(4, Page.heading("One step away"), steps));
     right.setMinWidth(292);
     right.setMaxWidth(292);
-    steps.setHgap(12);
-    steps.setVgap(4);
     page = new Page(Station.STACK, new HBox(20, left, right));
   }
 
@@ -144,27 +142,20 @@ public final class StackStation implements StationView {
 
   /** What one group or one parallel cell more or less would change. */
   private void steps(StackField made, Pack now) {
-    steps.getChildren().clear();
+    List<List<String>> rows = new ArrayList<>();
     int[][] ways = {{0, 1}, {0, -1}, {1, 0}, {-1, 0}};
-    int row = 0;
     for (int[] way : ways) {
-      Optional<Square> there = made.at(now.series() + way[0], now.parallel() + way[1]);
-      if (there.isPresent()) {
-        Square s = there.get();
-        String[] data = {
-          s.series() + "S" + s.parallel() + "P",
-          signed(Unit.WATT_HOUR.fromCore(s.energy() - now.energy()), 0) + " Wh",
-          signed(s.mass() - now.mass(), 1) + " kg",
-          s.worst().map(Judgement::word).orElse("serves")
-        };
-        for (int c = 0; c < data.length; c++) {
-          Label label = new Label(data[c]);
-          label.getStyleClass().add(c < 3 ? "fact-value" : "answer");
-          steps.add(label, c, row);
-        }
-        row++;
-      }
+      made.at(now.series() + way[0], now.parallel() + way[1])
+          .ifPresent(
+              s ->
+                  rows.add(
+                      List.of(
+                          s.series() + "S" + s.parallel() + "P",
+                          signed(Unit.WATT_HOUR.fromCore(s.energy() - now.energy()), 0) + " Wh",
+                          signed(s.mass() - now.mass(), 1) + " kg",
+                          s.worst().map(Judgement::word).orElse("serves"))));
     }
+    steps.show(rows);
   }
 
   /** Explains the square pointed at, or the chosen one. */

@@ -1,0 +1,47 @@
+package hammerman.app.control;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+
+/** A small table of texts whose labels are kept and only change their words. */
+public final class Facts extends GridPane {
+  private final List<String> styles;
+  private final List<Label> labels = new ArrayList<>();
+
+  /**
+   * Makes an empty table.
+   *
+   * @param styles style class of each column
+   */
+  public Facts(String... styles) {
+    this.styles = List.of(styles);
+    setHgap(12);
+    setVgap(4);
+  }
+
+  /** Shows rows, each with a text for every column. */
+  public void show(List<List<String>> rows) {
+    int k = 0;
+    for (List<String> row : rows) {
+      for (String text : row) {
+        label(k++).setText(text);
+      }
+    }
+    for (int rest = k; rest < labels.size(); rest++) {
+      labels.get(rest).setText("");
+    }
+  }
+
+  private Label label(int k) {
+    while (labels.size() <= k) {
+      int at = labels.size();
+      Label label = new Label();
+      label.getStyleClass().add(styles.get(at % styles.size()));
+      labels.add(label);
+      add(label, at % styles.size(), at / styles.size());
+    }
+    return labels.get(k);
+  }
+}
