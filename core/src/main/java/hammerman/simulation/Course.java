@@ -83,7 +83,7 @@ final class Course {
           return;
         }
       }
-      advance(current, before, dt, s.speed());
+      advance(current, before, Math.min(dt, state.timeToEmpty(current)), s.speed());
       if (ended(state.machineVoltage(current), current)) {
         return;
       }
@@ -107,7 +107,7 @@ final class Course {
       return stops.mostOut();
     }
     if (wanted < 0) {
-      double taken = Math.max(wanted, -stops.mostBack());
+      double taken = Math.max(Math.max(wanted, -stops.mostBack()), -state.currentToFill(dt));
       if (state.soc() >= 1 || state.groupVoltage(taken) > stops.groupOverVoltage()) {
         taken = 0;
       }

@@ -119,6 +119,16 @@ final class UniformPack {
     return e * e / (4 * pathResistance());
   }
 
+  /** Time until the cells are empty at a pack current, s; infinite unless discharging. */
+  double timeToEmpty(double current) {
+    return current > 0 ? 3600 * soc * capacity / current : Double.POSITIVE_INFINITY;
+  }
+
+  /** Pack current that just fills the cells in a time (s), A. */
+  double currentToFill(double dt) {
+    return 3600 * (1 - soc) * capacity / dt;
+  }
+
   /** Goes on by {@code dt} seconds at a pack current. */
   void step(double current, double dt) {
     if (dt != decayFor) {

@@ -97,19 +97,7 @@ public final class Form {
       Unit unit,
       Function<Project, Double> read,
       BiFunction<Project, Double, Project> write) {
-    field(
-        name,
-        unit,
-        false,
-        read,
-        (p, v) -> {
-          if (v == null) {
-            throw new InvalidValue(name, "empty", "a value is needed", "Type one.");
-          }
-          return write.apply(p, v);
-        },
-        p -> true);
-    return this;
+    return quantityWhen(p -> true, name, unit, read, write);
   }
 
   /** Adds a field for a quantity that is only shown while it applies. */
@@ -174,15 +162,7 @@ public final class Form {
             complaint.setText(e.getMessage());
           }
         };
-    field.setOnAction(e -> apply.run());
-    field
-        .focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (!is) {
-                apply.run();
-              }
-            });
+    onCommit(field, apply);
     HBox.setHgrow(field, Priority.ALWAYS);
     row(name, field, "", complaint, p -> true);
     follow(
@@ -236,15 +216,7 @@ public final class Form {
     field.setPrefWidth(fieldWidth);
     Label complaint = complaint();
     Runnable apply = () -> complaint.setText(applySizes(name, field.getText(), write));
-    field.setOnAction(e -> apply.run());
-    field
-        .focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (!is) {
-                apply.run();
-              }
-            });
+    onCommit(field, apply);
     row(name, field, "mm", complaint, p -> true);
     follow(
         p -> {
@@ -351,6 +323,19 @@ public final class Form {
           name, String.valueOf(value), "it must be a whole number", "Type a count.");
     }
     return (int) value;
+  }
+
+  /** Has a field commit its text on Enter and when it is left. */
+  public static void onCommit(TextField field, Runnable commit) {
+    field.setOnAction(e -> commit.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                commit.run();
+              }
+            });
   }
 
   /** Returns the id that a field of this name has in the scene. */

@@ -19,7 +19,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.beans.InvalidationListener;
 import javafx.geometry.Insets;
@@ -57,7 +56,7 @@ public final class Frame {
   private final Rail rail;
   private final Overlay overlay = new Overlay();
   private final ScrollPane page = new ScrollPane();
-  private final VBox notices = new VBox();
+  private final Notices notices = new Notices();
   private final Label message = new Label();
   private final Label saved = new Label();
   private final Button undo = tool("Undo", "undo");
@@ -345,38 +344,19 @@ public final class Frame {
   }
 
   private void offerRecovered() {
-    Optional<Recovery.Found> left = recovery.left().stream().findFirst();
-    left.ifPresent(
-        found -> {
-          Path origin = found.origin();
-          Label words =
-              new Label(
-                  "Work was left unsaved when Hammerman last ended"
-                      + (origin == null ? "." : ", from " + origin.getFileName() + "."));
-          HBox notice = new HBox(words);
-          notice.setId("recovery-notice");
-          Button take = tool("Recover it", "recover");
-          take.getStyleClass().add("act");
-          take.setOnAction(
-              e -> {
-                notices.getChildren().remove(notice);
-                try {
-                  session.recover(found);
-                  tell("Recovered; save it to keep it.");
-                } catch (UnreadableProject x) {
-                  complain(x.getMessage());
-                }
-              });
-          Button drop = tool("Throw it away", "discard-recovered");
-          drop.setOnAction(
-              e -> {
-                notices.getChildren().remove(notice);
-                recovery.discard(found);
-              });
-          notice.getChildren().addAll(take, drop);
-          notice.getStyleClass().add("notice");
-          notices.getChildren().add(notice);
-        });
+    recovery.left().stream()
+        .findFirst()
+        .ifPresent(
+            found -> notices.offer(found, () -> recover(found), () -> recovery.discard(found)));
+  }
+
+  private void recover(Recovery.Found found) {
+    try {
+      session.recover(found);
+      tell("Recovered; save it to keep it.");
+    } catch (UnreadableProject e) {
+      complain(e.getMessage());
+    }
   }
 
   private void tell(String sentence) {
@@ -384,18 +364,8 @@ public final class Frame {
     message.setText(sentence);
   }
 
-  /** Shows trouble as a notice that stays until closed. */
   private void complain(String sentence) {
-    Label words = new Label(sentence);
-    words.setId("trouble");
-    words.setMaxWidth(1040);
-    HBox notice = new HBox(words);
-    Button close = tool("Close", "close-trouble");
-    close.setOnAction(e -> notices.getChildren().remove(notice));
-    notice.getChildren().add(close);
-    notice.getStyleClass().add("notice");
-    notices.getChildren().removeIf(n -> n.lookup("#trouble") != null);
-    notices.getChildren().add(notice);
+    notices.trouble(sentence);
   }
 
   private @Nullable Window window() {

@@ -1,6 +1,7 @@
 package hammerman.app.shell;
 
 import hammerman.app.control.FigureView;
+import hammerman.app.control.Form;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.finding.Station;
@@ -36,14 +37,7 @@ final class Nameplate extends HBox {
     name.setId("pack-name");
     name.setAccessibleText("Name of the project");
     name.setPrefWidth(190);
-    name.setOnAction(e -> rename());
-    name.focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (!is) {
-                rename();
-              }
-            });
+    Form.onCommit(name, this::rename);
     variant.getStyleClass().add("variant");
     variant.setId("variant");
     counts.getStyleClass().add("counts");

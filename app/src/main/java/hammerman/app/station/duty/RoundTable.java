@@ -79,7 +79,7 @@ final class RoundTable extends VBox {
     String which = "segment " + (k + 1);
     TextField name = new TextField(s.name());
     name.setAccessibleText("Name of " + which);
-    onCommit(
+    Form.onCommit(
         name,
         () ->
             edit(
@@ -115,7 +115,7 @@ final class RoundTable extends VBox {
     field.setPrefColumnCount(column == 2 ? 6 : 4);
     field.setAccessibleText(what);
     field.setId(Form.id(what));
-    onCommit(
+    Form.onCommit(
         field,
         () -> {
           if (field.getText().equals(text)) {
@@ -133,18 +133,6 @@ final class RoundTable extends VBox {
   /** Writes a segment's time without rounding it. */
   private static String time(double seconds) {
     return seconds < 60 ? Figures.exact(seconds, Unit.SECOND) : Figures.exact(seconds, Unit.MINUTE);
-  }
-
-  private static void onCommit(TextField field, Runnable commit) {
-    field.setOnAction(e -> commit.run());
-    field
-        .focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (!is) {
-                commit.run();
-              }
-            });
   }
 
   private void edit(String what, Function<Task.ByRound, Task> change) {

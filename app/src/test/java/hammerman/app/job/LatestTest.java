@@ -1,0 +1,65 @@
+package hammerman.app.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.util.WaitForAsyncUtils;
+
+@ExtendWith(ApplicationExtension.class)
+class LatestTest {
+  private final List<String> delivered = new CopyOnWriteArrayList<>();
+
+  @Test
+  void aNewerRequestSupersedesTheOlder() throws Exception {
+    Latest latest = new Latest("test");
+    CountDownLatch started = new CountDownLatch(1);
+    CountDownLatch never = new CountDownLatch(1);
+    fx(
+        () ->
+            latest.submit(
+                () -> {
+                  started.countDown();
+                  try {
+                    never.await();
+                  } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                  }
+                  return "old";
+                },
+                delivered::add));
+    assertThat(started.await(5, TimeUnit.SECONDS)).isTrue();
+    fx(() -> latest.submit(() -> "new", delivered::add));
+    WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> delivered.contains("new"));
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(delivered).containsExactly("new");
+    assertThat(latest.busyProperty().get()).isFalse();
+    latest.close();
+  }
+
+  @Test
+  void workThatFailsLeavesTheLastResultAndIsNotBusy() throws Exception {
+    Latest latest = new Latest("test");
+    fx(
+        () ->
+            latest.submit(
+                () -> {
+                  throw new IllegalStateException("on purpose, to see it survived");
+                },
+                (String s) -> delivered.add(s)));
+    WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> !latest.busyProperty().get());
+    assertThat(delivered).isEmpty();
+    fx(() -> latest.submit(() -> "next", delivered::add));
+    WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> delivered.contains("next"));
+    latest.close();
+  }
+
+  private static void fx(Runnable work) {
+    WaitForAsyncUtils.waitForAsyncFx(5000, work);
+  }
+}
