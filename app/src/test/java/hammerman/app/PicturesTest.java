@@ -80,7 +80,7 @@ class PicturesTest {
         desk.go(station);
       }
     }
-    for (double[] size : new double[][] {{960, 620}, {1920, 1200}, {1280, 800}}) {
+    for (double[] size : new double[][] {{960, 620}, {1100, 780}, {1280, 800}}) {
       Desk.fx(
           () -> {
             desk.stage.setWidth(size[0]);
