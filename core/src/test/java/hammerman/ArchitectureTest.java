@@ -33,6 +33,7 @@ class ArchitectureTest {
           "life",
           "judgement",
           "forecast",
+          "search",
           "project");
 
   @ArchTest

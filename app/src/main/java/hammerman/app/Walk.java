@@ -16,6 +16,7 @@ import java.util.Locale;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
@@ -62,10 +63,20 @@ final class Walk {
     }
     add("6-working", () -> frame.showWorking(Headline.SAG));
     add(
+        "3-search",
+        () -> {
+          frame.showJudgements();
+          frame.go(Station.STACK);
+          if (scene.lookup("#view-search") instanceof ToggleButton search) {
+            search.fire();
+          }
+        });
+    add(
         "7-night-forecast",
         () -> {
           frame.showJudgements();
           frame.setTheme(Theme.NIGHT);
+          frame.go(Station.FORECAST);
         });
     add("8-night-guard", () -> frame.go(Station.GUARD));
     add("9-night-stack", () -> frame.go(Station.STACK));

@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -36,6 +37,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** Drives the real window offscreen. */
 @ExtendWith(ApplicationExtension.class)
@@ -258,6 +260,42 @@ class WindowTest {
     assertThat(desk.text("#variant")).contains("variant 2 of 2");
     desk.keys(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
     assertThat(desk.text("#counts")).isEqualTo("13S6P");
+  }
+
+  @Test
+  void theSearchRanksEveryCellAndMakesAVariant() throws Exception {
+    desk.example();
+    desk.go(Station.STACK);
+    desk.press("#view-search");
+    WaitForAsyncUtils.waitFor(
+        20, TimeUnit.SECONDS, () -> desk.text("#search-found").contains("of 18000"));
+    List<String> even = searchRows();
+    assertThat(even).hasSizeGreaterThan(3);
+    for (String quality : List.of("cheap", "lasting", "reserve", "cool")) {
+      desk.press("#rank-" + quality);
+    }
+    List<String> light = searchRows();
+    assertThat(light.getFirst()).contains("18 mm energy 13S8P");
+    assertThat(light).isNotEqualTo(even);
+    Desk.fx(
+        () -> {
+          ((Button) desk.find("#search-rows", Parent.class).getChildrenUnmodifiable().getFirst())
+              .fire();
+          return null;
+        });
+    desk.settle();
+    assertThat(desk.text("#counts")).isEqualTo("13S8P");
+    assertThat(desk.text("#variant")).contains("18 mm energy 13S8P", "variant 2 of 2");
+    desk.press("#undo");
+    assertThat(desk.text("#counts")).isEqualTo("13S6P");
+  }
+
+  private List<String> searchRows() {
+    return Desk.fx(
+        () ->
+            desk.find("#search-rows", Parent.class).getChildrenUnmodifiable().stream()
+                .map(Node::getAccessibleText)
+                .toList());
   }
 
   @Test

@@ -1,10 +1,13 @@
 package hammerman.bench;
 
+import hammerman.cell.CellLibrary;
 import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.StackField;
 import hammerman.project.Shipped;
+import hammerman.search.Search;
+import hammerman.search.Weights;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
 import java.util.concurrent.TimeUnit;
@@ -27,6 +30,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(1)
 public class ModelBench {
   private final Design design = Shipped.terraceBarrow().design();
+  private final CellLibrary cells = Shipped.cells();
   private final Discharge hour = Discharge.of(design, Load.power(300, 3600), 1, 298.15).withStep(1);
 
   /** A uniform discharge of one hour in steps of 1 s. */
@@ -39,6 +43,12 @@ public class ModelBench {
   @Benchmark
   public Forecast wholeForecast() {
     return Forecast.of(design);
+  }
+
+  /** All starter cells at 30 series and 40 parallel counts. */
+  @Benchmark
+  public Search search() {
+    return Search.of(design, cells, Weights.EVEN);
   }
 
   /** The field of neighbouring counts. */

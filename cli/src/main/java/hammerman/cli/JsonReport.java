@@ -5,6 +5,7 @@ import hammerman.finding.Judgement;
 import hammerman.forecast.Forecast;
 import hammerman.life.LifeForecast;
 import hammerman.pack.Pack;
+import hammerman.search.Search;
 import hammerman.simulation.Run;
 import hammerman.unit.Unit;
 import java.math.BigDecimal;
@@ -36,6 +37,35 @@ final class JsonReport {
 
   static String judgements(Forecast f) {
     return text(NODES.objectNode().set("judgements", list(f)));
+  }
+
+  static String plan(Search search, int top) {
+    ArrayNode list = NODES.arrayNode();
+    search.candidates().stream()
+        .limit(top)
+        .forEach(
+            c ->
+                list.add(
+                    NODES
+                        .objectNode()
+                        .put("cell", c.design().pack().cell().id())
+                        .put("series", c.design().pack().series())
+                        .put("parallel", c.design().pack().parallel())
+                        .put(
+                            "energy_Wh",
+                            figure(Unit.WATT_HOUR.fromCore(c.design().pack().energy())))
+                        .put("mass_kg", figure(c.mass()))
+                        .put("cost", figure(c.cost()))
+                        .put("years", figure(c.years()))
+                        .put("margin", figure(c.margin()))
+                        .put(
+                            "peakTemperature_C", figure(Unit.CELSIUS.fromCore(c.peakTemperature())))
+                        .put("score", figure(c.score()))
+                        .put("best", c.best())));
+    ObjectNode root = NODES.objectNode();
+    root.put("tried", search.tried()).put("serving", search.candidates().size());
+    root.set("candidates", list);
+    return text(root);
   }
 
   private static String text(Object node) {

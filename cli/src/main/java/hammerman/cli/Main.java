@@ -3,7 +3,12 @@ package hammerman.cli;
 import hammerman.forecast.Forecast;
 import hammerman.project.Project;
 import hammerman.project.ProjectFile;
+import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
+import hammerman.search.Search;
+import hammerman.search.Weights;
+import hammerman.unit.InvalidValue;
+import hammerman.unit.Valid;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.OutputStreamWriter;
@@ -24,7 +29,7 @@ import picocli.CommandLine.Spec;
     description = "Designs and judges battery packs built from cells.",
     mixinStandardHelpOptions = true,
     version = "Hammerman 0.1",
-    subcommands = {Main.Predict.class, Main.Check.class})
+    subcommands = {Main.Predict.class, Main.Check.class, Main.Plan.class})
 public final class Main {
   /** Exit code when all is well. */
   static final int FINE = 0;
@@ -54,7 +59,9 @@ public final class Main {
         .setExecutionExceptionHandler(
             (e, line, parsed) -> {
               String message =
-                  e instanceof UnreadableProject ? e.getMessage() : "internal error: " + e;
+                  e instanceof UnreadableProject || e instanceof InvalidValue
+                      ? e.getMessage()
+                      : "internal error: " + e;
               line.getErr()
                   .println("hammerman: " + String.valueOf(message).replaceAll("\\s*\\R\\s*", " "));
               return UNUSABLE;
@@ -108,6 +115,25 @@ public final class Main {
     int report(Project project, Forecast forecast, PrintWriter out) {
       out.println(json ? JsonReport.judgements(forecast) : TextReport.judgements(forecast));
       return TextReport.stops(forecast) > 0 ? STOPPED : FINE;
+    }
+  }
+
+  /** Searches the starter cells at all counts for the project's duty. */
+  @Command(name = "plan", description = "Searches cells and counts that serve a project's duty.")
+  static final class Plan extends OnProject {
+    @Option(
+        names = "--top",
+        paramLabel = "N",
+        defaultValue = "10",
+        description = "how many to print (default: ${DEFAULT-VALUE})")
+    int top;
+
+    @Override
+    int report(Project project, Forecast forecast, PrintWriter out) {
+      Valid.count("--top", top, 1, 100_000);
+      Search search = Search.of(project.design(), Shipped.cells(), Weights.EVEN);
+      out.println(json ? JsonReport.plan(search, top) : TextReport.plan(search, top));
+      return FINE;
     }
   }
 }

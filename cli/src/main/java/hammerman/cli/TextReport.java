@@ -7,6 +7,7 @@ import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
 import hammerman.project.Project;
+import hammerman.search.Search;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 
@@ -52,6 +53,37 @@ final class TextReport {
               + Figures.of(p.settled(), Unit.VOLT, 1));
     }
     return text.append(judgements(f)).toString();
+  }
+
+  static String plan(Search search, int top) {
+    if (search.candidates().isEmpty()) {
+      return "None of %d pairs of cell and counts serves this duty; see what stops the present one with check."
+          .formatted(search.tried());
+    }
+    StringBuilder text = new StringBuilder();
+    text.append(
+        "%d of %d pairs of cell and counts serve the duty; * marks those that nothing beats in everything%n"
+            .formatted(search.candidates().size(), search.tried()));
+    text.append(
+        "  %-24s %-8s %8s %8s %8s %7s %7s %8s%n"
+            .formatted("cell", "counts", "Wh", "kg", "cells", "years", "left", "hottest"));
+    search.candidates().stream()
+        .limit(top)
+        .forEach(
+            c ->
+                text.append(
+                    "%s %-24s %-8s %8s %8s %8s %7s %7s %8s%n"
+                        .formatted(
+                            c.best() ? "*" : " ",
+                            c.design().pack().cell().name(),
+                            c.counts(),
+                            Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
+                            Figures.number(c.mass()),
+                            Figures.fixed(c.cost(), 0),
+                            Figures.fixed(c.years(), 1),
+                            Figures.of(c.margin(), Unit.PERCENT, 0),
+                            Figures.of(c.peakTemperature(), Unit.CELSIUS, 0))));
+    return text.toString().stripTrailing();
   }
 
   static String judgements(Forecast f) {

@@ -169,6 +169,35 @@ class MainTest {
   }
 
   @Test
+  void planRanksWhatServesTheDuty() {
+    assertThat(run("plan", DEMO, "--top", 3, "--json")).isZero();
+    JsonNode root = json();
+    assertThat(root.at("/tried").asInt()).isEqualTo(18_000);
+    assertThat(root.at("/candidates").size()).isEqualTo(3);
+    assertThat(root.at("/serving").asInt()).isGreaterThanOrEqualTo(3);
+    double before = -1;
+    for (JsonNode c : root.at("/candidates")) {
+      assertThat(c.at("/mass_kg").asDouble()).isLessThanOrEqualTo(8);
+      assertThat(c.at("/cost").asDouble()).isLessThanOrEqualTo(480);
+      assertThat(c.at("/series").asInt() * 4.2).isLessThanOrEqualTo(58);
+      assertThat(c.at("/score").asDouble()).isGreaterThanOrEqualTo(before);
+      before = c.at("/score").asDouble();
+    }
+    out.getBuffer().setLength(0);
+    assertThat(run("plan", DEMO)).isZero();
+    assertThat(out.toString()).contains("serve the duty", "21 mm balanced", "13S6P");
+    assertThat(run("plan", DEMO, "--top", -4)).isEqualTo(2);
+    assertThat(err.toString()).contains("--top is -4");
+  }
+
+  @Test
+  void planSaysWhenNothingServes() throws IOException {
+    Path file = demoWith("\"mass_kg\": 8", "\"mass_kg\": 0.2");
+    assertThat(run("plan", file)).isZero();
+    assertThat(out.toString()).contains("None of 18000");
+  }
+
+  @Test
   void wrongWordsOnTheCommandLineExitTwo() {
     assertThat(run("predict")).isEqualTo(2);
     assertThat(run("melt", DEMO)).isEqualTo(2);

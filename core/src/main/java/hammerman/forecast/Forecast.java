@@ -69,11 +69,6 @@ public record Forecast(
         Judge.judge(new Case(chain, duty)));
   }
 
-  /** Judges a design with the duty run in coarse steps (s); for trying many designs. */
-  static List<Judgement> glance(Chain chain, double step) {
-    return Judge.judge(new Case(chain, dutyRun(chain).withStep(step).run()));
-  }
-
   /** Returns the design this forecast is of. */
   public Design design() {
     return chain.design();
@@ -84,7 +79,8 @@ public record Forecast(
     return onward.totals().distance();
   }
 
-  private static Discharge dutyRun(Chain chain) {
+  /** The duty asked for, from the charge ceiling, in the hottest air. */
+  static Discharge dutyRun(Chain chain) {
     Design design = chain.design();
     return Discharge.of(
         design,
@@ -128,7 +124,8 @@ public record Forecast(
         .toList();
   }
 
-  private static LifeForecast life(Chain chain, Run duty, double ceiling) {
+  /** Ageing under the duty, charged to a ceiling (0 to 1). */
+  static LifeForecast life(Chain chain, Run duty, double ceiling) {
     Design design = chain.design();
     var air = design.duty().surroundings();
     var habits = design.duty().habits();

@@ -72,7 +72,7 @@ public record StackField(
   }
 
   private static Square square(Design design) {
-    Optional<Judgement> worst = Trial.worst(design);
+    Optional<Judgement> worst = Trial.of(design).worst();
     Pack pack = design.pack();
     return new Square(
         pack.series(), pack.parallel(), worst, pack.energy(), pack.mass(), pack.cost());

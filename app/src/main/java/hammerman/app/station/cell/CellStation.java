@@ -94,7 +94,7 @@ public final class CellStation implements StationView {
     curves.submit(() -> CellCurve.Curves.of(f), curve::show);
     List<CellType> cells = listed;
     trials.submit(
-        () -> cells.stream().map(c -> Trial.worst(f.design().withCell(c))).toList(),
+        () -> cells.stream().map(c -> Trial.of(f.design().withCell(c)).worst()).toList(),
         found -> verdicts(cells, found));
     double share = f.chain().demand().peak() / f.design().pack().parallel();
     page.answer(

@@ -28,8 +28,11 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -46,6 +49,7 @@ public final class StackStation implements StationView {
   private final FigureView sag;
   private final Latest fields = new Latest("stack-field");
   private final Facts steps = new Facts("fact-value", "fact-value", "fact-value", "answer");
+  private final SearchSheet search;
   private @Nullable Forecast shown;
 
   public StackStation(Bench bench) {
@@ -56,8 +60,25 @@ public final class StackStation implements StationView {
     reason.setId("field-reason");
     reason.setMinHeight(36);
     reason.setMaxWidth(Double.MAX_VALUE);
-    VBox left = new VBox(6, field, reason);
+    search = new SearchSheet(session);
+    VBox map = new VBox(6, field, reason);
     VBox.setVgrow(field, Priority.ALWAYS);
+    StackPane views = new StackPane(map);
+    VBox.setVgrow(views, Priority.ALWAYS);
+    ToggleButton byMap =
+        view("This cell, all counts", "view-field", () -> views.getChildren().setAll(map));
+    ToggleButton bySearch =
+        view(
+            "All cells, ranked",
+            "view-search",
+            () -> {
+              views.getChildren().setAll(search);
+              search.show(session.project().design());
+            });
+    ToggleGroup group = new ToggleGroup();
+    group.getToggles().addAll(byMap, bySearch);
+    byMap.setSelected(true);
+    VBox left = new VBox(8, new HBox(byMap, bySearch), views);
     HBox.setHgrow(left, Priority.ALWAYS);
 
     series = new Stepper("In series", n -> choose(n, pack().parallel()));
@@ -97,6 +118,9 @@ public final class StackStation implements StationView {
     continuous.show(Workings.figure(Headline.CONTINUOUS_CURRENT, f));
     sag.show(Workings.figure(Headline.SAG, f));
     Design design = f.design();
+    if (search.getParent() != null) {
+      search.show(design);
+    }
     fields.submit(
         () -> StackField.of(design),
         made -> {
@@ -117,8 +141,23 @@ public final class StackStation implements StationView {
     is stopped by the word in it. Click a square or use the arrows and Enter. The BMS count and the charge \
     voltage follow the series count.
 
+    “All cells, ranked” tries every cell of the library at every count and ranks what serves; press a row \
+    to make it a variant beside the present one.
+
     Strips are counted as one from each cell to its neighbour; the box as one layer with 5 mm of wall.\
     """;
+  }
+
+  private static ToggleButton view(String words, String id, Runnable show) {
+    ToggleButton button = new ToggleButton(words);
+    button.setId(id);
+    button.getStyleClass().add("segment");
+    button.setOnAction(
+        e -> {
+          button.setSelected(true);
+          show.run();
+        });
+    return button;
   }
 
   private void answer(StackField made, Pack pack) {

@@ -1,0 +1,150 @@
+package hammerman.search;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import hammerman.Samples;
+import hammerman.cell.CellLibrary;
+import hammerman.cell.CellType;
+import hammerman.design.Design;
+import hammerman.duty.Bounds;
+import hammerman.finding.Severity;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.project.Shipped;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class SearchTest {
+  private final Design barrow = Samples.barrow();
+  private final CellLibrary few =
+      new CellLibrary(
+          List.of(Samples.cell("b21700"), Samples.cell("e18650"), Samples.cell("f32700")));
+
+  private static String name(Design d) {
+    return d.pack().cell().id() + " " + d.pack().series() + "S" + d.pack().parallel() + "P";
+  }
+
+  private static Set<String> names(Search search) {
+    Set<String> names = new HashSet<>();
+    search.candidates().forEach(c -> names.add(name(c.design())));
+    return names;
+  }
+
+  @Test
+  void findsWhatTheFullForecastOfEveryPairLetsPass() {
+    Set<String> byBruteForce = new HashSet<>();
+    for (CellType cell : few.cells()) {
+      for (int s = 8; s <= 20; s++) {
+        for (int p = 1; p <= 14; p++) {
+          Design d = barrow.withCell(cell).withCounts(s, p);
+          boolean stopped =
+              Forecast.of(d).judgements().stream()
+                  .anyMatch(j -> j.severity() == Severity.STOP && j.station() == Station.STACK);
+          Bounds bounds = d.duty().bounds();
+          boolean over =
+              d.pack().mass() > Objects.requireNonNull(bounds.mass())
+                  || d.pack().cost() > Objects.requireNonNull(bounds.budget());
+          if (!stopped && !over) {
+            byBruteForce.add(name(d));
+          }
+        }
+      }
+    }
+    assertThat(byBruteForce).isNotEmpty();
+    assertThat(names(Search.of(barrow, few, Weights.EVEN))).isEqualTo(byBruteForce);
+  }
+
+  @Test
+  void theFirstHasTheLeastScoreWorkedOutBySimpleMeans() {
+    List<Candidate> all = Search.of(barrow, Shipped.cells(), Weights.EVEN).candidates();
+    assertThat(all).hasSizeGreaterThan(3);
+    double least = all.stream().mapToDouble(Candidate::mass).min().orElseThrow();
+    double most = all.stream().mapToDouble(Candidate::mass).max().orElseThrow();
+    Search light = Search.of(barrow, Shipped.cells(), new Weights(1, 0, 0, 0, 0));
+    for (Candidate c : light.candidates()) {
+      assertThat(c.score()).isCloseTo((c.mass() - least) / (most - least), within(1e-12));
+    }
+    assertThat(light.candidates().getFirst().mass()).isEqualTo(least);
+    assertThat(all).isSortedAccordingTo((a, b) -> Double.compare(a.score(), b.score()));
+  }
+
+  @Test
+  void eachQualityCanDecide() {
+    Search found = Search.of(barrow, Shipped.cells(), Weights.EVEN);
+    List<Candidate> all = found.candidates();
+    assertThat(found.ranked(new Weights(0, 1, 0, 0, 0)).candidates().getFirst().cost())
+        .isEqualTo(all.stream().mapToDouble(Candidate::cost).min().orElseThrow());
+    assertThat(found.ranked(new Weights(0, 0, 1, 0, 0)).candidates().getFirst().years())
+        .isEqualTo(all.stream().mapToDouble(Candidate::years).max().orElseThrow());
+    assertThat(found.ranked(new Weights(0, 0, 0, 1, 0)).candidates().getFirst().margin())
+        .isEqualTo(all.stream().mapToDouble(Candidate::margin).max().orElseThrow());
+    assertThat(found.ranked(new Weights(0, 0, 0, 0, 1)).candidates().getFirst().peakTemperature())
+        .isEqualTo(all.stream().mapToDouble(Candidate::peakTemperature).min().orElseThrow());
+  }
+
+  @Test
+  void theBestAreThoseThatNothingDominates() {
+    List<Candidate> all = Search.of(barrow, Shipped.cells(), Weights.EVEN).candidates();
+    for (Candidate c : all) {
+      boolean dominated =
+          all.stream()
+              .anyMatch(
+                  o ->
+                      o.mass() <= c.mass()
+                          && o.cost() <= c.cost()
+                          && o.years() >= c.years()
+                          && o.margin() >= c.margin()
+                          && o.peakTemperature() <= c.peakTemperature()
+                          && (o.mass() < c.mass()
+                              || o.cost() < c.cost()
+                              || o.years() > c.years()
+                              || o.margin() > c.margin()
+                              || o.peakTemperature() < c.peakTemperature()));
+      assertThat(c.best()).as(name(c.design())).isEqualTo(!dominated);
+    }
+  }
+
+  @Test
+  void withoutBoundsMoreIsFound() {
+    Design free = barrow.withDuty(barrow.duty().withBounds(new Bounds(null, null)));
+    Search bound = Search.of(barrow, Shipped.cells(), Weights.EVEN);
+    Search open = Search.of(free, Shipped.cells(), Weights.EVEN);
+    assertThat(open.candidates()).hasSizeGreaterThan(bound.candidates().size());
+    assertThat(names(open)).containsAll(names(bound));
+    assertThat(open.tried()).isEqualTo(15 * 30 * 40);
+  }
+
+  @Test
+  void theSameSearchGivesTheSameRanking() {
+    assertThat(Search.of(barrow, few, Weights.EVEN))
+        .isEqualTo(Search.of(barrow, few, Weights.EVEN));
+  }
+
+  @Test
+  void progressGrowsAndCancellingStops() {
+    List<Integer> tried = new ArrayList<>();
+    Search whole = Search.of(barrow, few, Weights.EVEN, s -> tried.add(s.tried()), () -> false);
+    assertThat(tried).containsExactly(1200, 2400, 3600);
+    int[] asked = {0};
+    Search cut = Search.of(barrow, few, Weights.EVEN, s -> {}, () -> ++asked[0] > 20);
+    assertThat(cut.tried()).isLessThan(whole.tried());
+  }
+
+  @Test
+  void aDutyThatNothingServesFindsNothing() {
+    Design poor = barrow.withDuty(barrow.duty().withBounds(new Bounds(0.5, 10.0)));
+    assertThat(Search.of(poor, Shipped.cells(), Weights.EVEN).candidates()).isEmpty();
+  }
+
+  @Test
+  void weightsBelowNothingAreRefused() {
+    assertThatThrownBy(() -> new Weights(-1, 0, 0, 0, 0))
+        .hasMessageContaining("Weight of mass is −1");
+  }
+}
