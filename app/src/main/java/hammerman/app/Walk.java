@@ -72,9 +72,17 @@ final class Walk {
           }
         });
     add(
+        "3-compare",
+        () -> {
+          session.edit("Copy", Station.STACK, p -> p.plusVariant("Eight in parallel"));
+          session.editDesign("Eight in parallel", Station.STACK, d -> d.withCounts(13, 8));
+          frame.compare();
+        });
+    add(
         "7-night-forecast",
         () -> {
-          frame.showJudgements();
+          session.loadExample();
+          frame.closeOverlay();
           frame.setTheme(Theme.NIGHT);
           frame.go(Station.FORECAST);
         });

@@ -263,6 +263,27 @@ class WindowTest {
   }
 
   @Test
+  void variantsAreComparedSideBySideWithWhatDiffers() throws Exception {
+    desk.example();
+    desk.go(Station.STACK);
+    desk.keys(KeyCode.CONTROL, KeyCode.D);
+    desk.type("#in-parallel", "8");
+    desk.keys(KeyCode.CONTROL, KeyCode.M);
+    WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> desk.isShown("#comparison"));
+    List<String> shown =
+        Desk.fx(
+            () ->
+                desk.find("#comparison", Parent.class).getChildrenUnmodifiable().stream()
+                    .map(n -> ((Labeled) n).getText())
+                    .toList());
+    assertThat(shown)
+        .contains("What if 2", "13S6P balanced", "13S8P", "13S6P", "36.0 Ah", "27.0 Ah");
+    assertThat(shown).contains("≠ Capacity", "≠ Life", "   Full voltage");
+    desk.keys(KeyCode.ESCAPE);
+    assertThat(desk.isShown("#comparison")).isFalse();
+  }
+
+  @Test
   void theSearchRanksEveryCellAndMakesAVariant() throws Exception {
     desk.example();
     desk.go(Station.STACK);

@@ -10,9 +10,6 @@ public sealed interface CellFormat {
   /** Returns the height along the terminals, m. */
   double height();
 
-  /** Returns the outer volume, m³. */
-  double volume();
-
   /** Returns the floor area that one cell takes when packed closely, m². */
   double packedFootprint();
 
@@ -31,11 +28,6 @@ public sealed interface CellFormat {
     public Cylinder {
       Valid.range("Cell diameter", diameter, 4e-3, 0.2, Unit.MILLIMETRE);
       Valid.range("Cell height", height, 5e-3, 0.5, Unit.MILLIMETRE);
-    }
-
-    @Override
-    public double volume() {
-      return Math.PI * diameter * diameter / 4 * height;
     }
 
     /** Hexagonal packing: pitch² √3/2. */
@@ -66,11 +58,6 @@ public sealed interface CellFormat {
       Valid.range("Cell width", width, 5e-3, 1, Unit.MILLIMETRE);
       Valid.range("Cell thickness", thickness, 1e-3, 0.5, Unit.MILLIMETRE);
       Valid.range("Cell height", height, 5e-3, 1, Unit.MILLIMETRE);
-    }
-
-    @Override
-    public double volume() {
-      return width * thickness * height;
     }
 
     @Override

@@ -123,17 +123,13 @@ public record Chain(
             Link.Kind.CELLS,
             p + " × " + pack.cell().id(),
             p * currents.continuous(),
-            p * currents.peak(),
-            p + " × " + Figures.exact(currents.continuous(), Unit.AMPERE) + " rated continuous",
-            p + " × " + Figures.exact(currents.peak(), Unit.AMPERE) + " rated for 10 s"));
+            p * currents.peak()));
     links.add(
         new Link(
             Link.Kind.STRIP,
             pack.strip().text(),
             p * pack.strip().ampacity(),
-            p * pack.strip().shortTimeAmpacity(t),
-            p + " strips, 20 K rise",
-            "20 K rise within " + Figures.duration(t)));
+            p * pack.strip().shortTimeAmpacity(t)));
     design.guard().protection().inDischargePath().ifPresent(b -> links.add(bms(b)));
     Fuse fuse = design.guard().fuse();
     links.add(
@@ -141,27 +137,18 @@ public record Chain(
             Link.Kind.FUSE,
             Figures.exact(fuse.rating(), Unit.AMPERE) + " fuse",
             Fuse.CONTINUOUS_SHARE * fuse.rating(),
-            fuse.rating() * FuseClass.safeMultiple(Fuse.TIME_FACTOR * t),
-            "75 % of its rating",
-            "least melting curve at twice " + Figures.duration(t)));
+            fuse.rating() * FuseClass.safeMultiple(Fuse.TIME_FACTOR * t)));
     var wiring = design.guard().wiring();
     links.add(
         new Link(
             Link.Kind.WIRE,
             Figures.of(wiring.area(), Unit.SQUARE_MILLIMETRE) + " wire",
             wiring.ampacity(hottest),
-            wiring.shortTimeAmpacity(hottest, t),
-            "insulation at its limit in " + Figures.of(hottest, Unit.CELSIUS, 0),
-            "insulation limit within " + Figures.duration(t)));
+            wiring.shortTimeAmpacity(hottest, t)));
     var machine = design.duty().machine();
     links.add(
         new Link(
-            Link.Kind.MACHINE,
-            "Controller",
-            machine.fullEffortCurrent(),
-            machine.peakCurrent(),
-            "its current at full effort",
-            "its current limit"));
+            Link.Kind.MACHINE, "Controller", machine.fullEffortCurrent(), machine.peakCurrent()));
     return links;
   }
 
@@ -170,9 +157,7 @@ public record Chain(
         Link.Kind.BMS,
         Figures.exact(b.continuousCurrent(), Unit.AMPERE) + " BMS",
         b.continuousCurrent(),
-        b.overCurrent(),
-        "its rated continuous current",
-        "its over-current threshold");
+        b.overCurrent());
   }
 
   /** The floor that the hardest moment reaches at the highest state of charge, coldest in use. */

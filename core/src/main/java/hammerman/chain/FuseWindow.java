@@ -11,9 +11,4 @@ public record FuseWindow(double lower, double upper) {
   public boolean empty() {
     return lower > upper;
   }
-
-  /** Whether a rating suits; the ends belong to the window. */
-  public boolean contains(double rating) {
-    return rating >= lower && rating <= upper;
-  }
 }

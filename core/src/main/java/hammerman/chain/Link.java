@@ -7,16 +7,8 @@ package hammerman.chain;
  * @param name what it is called in this design
  * @param continuous current it carries for long, A
  * @param shortTime current it stands for the length of the hardest moment, A
- * @param continuousReason how the first rating came about
- * @param shortTimeReason how the second came about
  */
-public record Link(
-    Kind kind,
-    String name,
-    double continuous,
-    double shortTime,
-    String continuousReason,
-    String shortTimeReason) {
+public record Link(Kind kind, String name, double continuous, double shortTime) {
 
   /** The links, from the cell outwards. */
   public enum Kind {

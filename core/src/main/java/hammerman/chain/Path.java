@@ -2,7 +2,6 @@ package hammerman.chain;
 
 import hammerman.cell.CellCircuit;
 import hammerman.design.Design;
-import hammerman.guard.Bms;
 
 /**
  * The current path of a design as resistances, without time: what a steady current does to the
@@ -41,11 +40,6 @@ public record Path(Design design, CellCircuit circuit) {
   /** Returns the resistance of everything outside the cells, Ω. */
   public double outside(double kelvin) {
     return design.pack().stripResistance(kelvin) + design.guard().resistance(kelvin);
-  }
-
-  /** Returns the resistance of the BMS in the discharge path, Ω; 0 if there is none. */
-  public double bms() {
-    return design.guard().protection().inDischargePath().map(Bms::resistance).orElse(0.0);
   }
 
   /** Returns the open-circuit voltage of the pack, V. */

@@ -79,13 +79,6 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
     return new Project(name, notes, duty, more, more.size() - 1);
   }
 
-  /** Returns this project with the active variant renamed. */
-  public Project withVariantName(String value) {
-    List<Variant> changed = new ArrayList<>(variants);
-    changed.set(active, new Variant(value, variant().pack(), variant().guard()));
-    return new Project(name, notes, duty, changed, active);
-  }
-
   /** Returns this project without the active variant; at least one other must be left. */
   public Project minusVariant() {
     List<Variant> fewer = new ArrayList<>(variants);

@@ -1,5 +1,6 @@
 package hammerman.app.shell;
 
+import hammerman.app.job.Latest;
 import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
@@ -14,6 +15,7 @@ import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
+import hammerman.project.Project;
 import hammerman.project.UnreadableProject;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -64,6 +66,7 @@ public final class Frame {
   private final List<StationView> views;
   private final FileDesk files;
   private final List<Command> commands;
+  private final Latest comparing = new Latest("compare");
   private StationView current;
   private Theme theme;
 
@@ -129,6 +132,11 @@ public final class Frame {
   /** Shows the judgements again. */
   public void showJudgements() {
     rail.showJudgements();
+  }
+
+  /** Closes whatever is laid over the page. */
+  public void closeOverlay() {
+    overlay.close();
   }
 
   /** Changes the theme and remembers it. */
@@ -247,6 +255,7 @@ public final class Frame {
     list.add(Command.withShift("Redo", KeyCode.Z, session::redo));
     list.add(Command.of("What if: copy this variant", KeyCode.D, this::copyVariant));
     list.add(Command.of("Next variant", KeyCode.PAGE_DOWN, this::nextVariant));
+    list.add(Command.of("Compare the variants", KeyCode.M, this::compare));
     list.add(Command.of("Remove this variant", this::removeVariant));
     KeyCode[] digits = {
       KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5
@@ -280,6 +289,12 @@ public final class Frame {
 
   private void explain() {
     overlay.help(current.station().label() + ": " + current.station().question(), current.help());
+  }
+
+  /** Shows the variants side by side. */
+  public void compare() {
+    Project project = session.project();
+    comparing.submit(() -> Comparison.columns(project), overlay::compare);
   }
 
   private void copyVariant() {

@@ -2,7 +2,6 @@ package hammerman.app.shell;
 
 import hammerman.finding.Derivation;
 import hammerman.finding.Judgement;
-import hammerman.finding.Severity;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
@@ -75,23 +74,7 @@ final class Rail extends VBox {
   }
 
   private static String summary(List<Judgement> judgements) {
-    if (judgements.isEmpty()) {
-      return "Judgements: nothing to object to";
-    }
-    StringBuilder text = new StringBuilder("Judgements:");
-    String comma = " ";
-    for (Severity s : Severity.values()) {
-      long n = judgements.stream().filter(j -> j.severity() == s).count();
-      if (n > 0) {
-        text.append(comma)
-            .append(n)
-            .append(' ')
-            .append(s.word().toLowerCase(Locale.ROOT))
-            .append(n > 1 ? "s" : "");
-        comma = ", ";
-      }
-    }
-    return text.toString();
+    return "Judgements: " + (judgements.isEmpty() ? "nothing to object to" : Tally.of(judgements));
   }
 
   private Node card(Judgement j) {

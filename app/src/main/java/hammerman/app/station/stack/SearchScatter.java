@@ -11,7 +11,7 @@ import java.util.List;
 
 /** Every stack that serves, by mass and life; those that nothing beats in everything are filled. */
 final class SearchScatter extends Picture {
-  private static final int NAMED = 3;
+  private static final int NAMED = 2;
 
   private List<Candidate> candidates = List.of();
 
