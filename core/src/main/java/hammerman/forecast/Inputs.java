@@ -1,0 +1,59 @@
+package hammerman.forecast;
+
+import hammerman.cell.CellType;
+import hammerman.finding.Derivation;
+import hammerman.finding.Derivation.Input;
+import hammerman.finding.Origin;
+import hammerman.pack.Pack;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.List;
+
+/** Inputs of derivations, each with its origin, and what the workings share. */
+final class Inputs {
+  static final String ALWAYS = "any pack";
+  static final String CIRCUIT_SOURCE =
+      "equivalent circuit with two RC branches: G. Plett, Battery Management Systems vol. I (2015),"
+          + " ch. 2; curves typical for the chemistry";
+  static final String CIRCUIT_RANGE =
+      "−30 to 80 °C, cells all alike; reversible heat taken as zero (no dU/dT known)";
+
+  private Inputs() {}
+
+  static Derivation arithmetic(String title, String result, String formula, Input... inputs) {
+    return new Derivation(
+        title, result, formula, List.of(inputs), "arithmetic of the stack", ALWAYS, false);
+  }
+
+  static Pack pack(Forecast f) {
+    return f.design().pack();
+  }
+
+  static CellType cell(Forecast f) {
+    return pack(f).cell();
+  }
+
+  static Input series(Pack p) {
+    return yours("S", "in series", Integer.toString(p.series()));
+  }
+
+  static Input parallel(Pack p) {
+    return yours("P", "in parallel", Integer.toString(p.parallel()));
+  }
+
+  static Input yours(String symbol, String name, String value) {
+    return new Input(symbol, name, value, Origin.YOURS);
+  }
+
+  static Input cell(String symbol, String name, double value, Unit unit) {
+    return new Input(symbol, name, Figures.exact(value, unit), Origin.CELL);
+  }
+
+  static Input computed(String symbol, String name, String value) {
+    return new Input(symbol, name, value, Origin.COMPUTED);
+  }
+
+  static Input model(String symbol, String name, String value) {
+    return new Input(symbol, name, value, Origin.MODEL);
+  }
+}

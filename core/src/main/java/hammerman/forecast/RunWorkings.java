@@ -1,0 +1,191 @@
+package hammerman.forecast;
+
+import static hammerman.forecast.Inputs.CIRCUIT_RANGE;
+import static hammerman.forecast.Inputs.CIRCUIT_SOURCE;
+import static hammerman.forecast.Inputs.cell;
+import static hammerman.forecast.Inputs.computed;
+import static hammerman.forecast.Inputs.model;
+import static hammerman.forecast.Inputs.pack;
+import static hammerman.forecast.Inputs.series;
+import static hammerman.forecast.Inputs.yours;
+
+import hammerman.finding.Derivation;
+import hammerman.guard.ChargePlan;
+import hammerman.life.LifeForecast;
+import hammerman.pack.Pack;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.List;
+
+/**
+ * The workings of figures that come out of runs through time: times, temperatures, charge, life.
+ */
+final class RunWorkings {
+  private RunWorkings() {}
+
+  static Derivation dutyTime(Forecast f) {
+    return run("Time served", Figures.duration(f.duty().endTime()), f);
+  }
+
+  static Derivation runTime(Forecast f) {
+    return run("Time until the pack ends", Figures.duration(f.onward().endTime()), f);
+  }
+
+  static Derivation range(Forecast f) {
+    return run("Distance until the pack ends", Figures.of(f.range(), Unit.KILOMETRE), f);
+  }
+
+  static Derivation peakTemperature(Forecast f) {
+    return run(
+        "Highest cell temperature in the duty",
+        Figures.of(f.duty().extremes().peakTemperature(), Unit.CELSIUS, 0),
+        f);
+  }
+
+  /** A figure read off a simulated run. */
+  private static Derivation run(String title, String result, Forecast f) {
+    Pack p = pack(f);
+    double air = f.design().duty().surroundings().hottestInUse();
+    return new Derivation(
+        title,
+        result,
+        "dz/dt = −I / 3600 Q;  V = S (OCV − v1 − v2 − I R0 / P) − I R_ext;  C dT/dt = heat − h"
+            + " A (T − T_air)",
+        List.of(
+            computed("z0", "charge at the start", Figures.of(f.chain().ceiling(), Unit.PERCENT, 0)),
+            computed(
+                "Q",
+                "capacity in this air",
+                Figures.of(
+                    f.chain().path().circuit().capacity(air) * p.parallel(), Unit.AMPERE_HOUR)),
+            model("R0, v1, v2", "shares of R10, and times", "0.70; 0.596, 15 s; 0.30, 300 s"),
+            cell("R10", "cell resistance", cell(f).r10(), Unit.MILLIOHM),
+            yours("T_air", "hottest in use", Figures.of(air, Unit.CELSIUS, 0)),
+            computed(
+                "C",
+                "heat capacity of the cells",
+                Figures.number(p.heatCapacity() / 1e3) + " kJ/K"),
+            computed(
+                "h A", "heat shed by the box", Figures.number(f.thermal().conductance()) + " W/K"),
+            computed(
+                "check",
+                "energy balance error",
+                Figures.fixed(Math.abs(f.duty().totals().imbalance()) * 100, 4) + " %")),
+        CIRCUIT_SOURCE,
+        CIRCUIT_RANGE + "; one thermal lump",
+        air > 353.15);
+  }
+
+  static Derivation settledTemperature(Forecast f) {
+    return new Derivation(
+        "Settled temperature at the continuous current",
+        Figures.of(f.thermal().settled(), Unit.CELSIUS, 0),
+        "h A (T − T_air) = I² (S/P · R_settled(T) + R_strips(T))",
+        List.of(
+            computed(
+                "I",
+                "continuous current",
+                Figures.of(f.chain().demand().continuous(), Unit.AMPERE)),
+            computed(
+                "h A", "heat shed by the box", Figures.number(f.thermal().conductance()) + " W/K"),
+            yours(
+                "T_air",
+                "hottest in use",
+                Figures.of(f.design().duty().surroundings().hottestInUse(), Unit.CELSIUS, 0))),
+        "lumped heat balance; heat transfer of the box typical",
+        "one thermal lump, plain box of one layer around the cells; held for hours",
+        f.thermal().settled() > 353.15);
+  }
+
+  static Derivation chargeTime(Forecast f) {
+    var plan = f.design().guard().charge();
+    return new Derivation(
+        "Charge time",
+        Figures.duration(f.charge().time()),
+        "I = min( I_charger , (V_set − V_inner) / R ) until I < 5 % of I_charger",
+        List.of(
+            yours("I_charger", "charger current", Figures.exact(plan.current(), Unit.AMPERE)),
+            yours("V_set", "charge voltage", Figures.exact(plan.voltage(), Unit.VOLT)),
+            computed("z0", "charge at the start", Figures.of(f.duty().endSoc(), Unit.PERCENT, 0)),
+            computed(
+                "CC",
+                "time at constant current",
+                Figures.duration(f.charge().constantCurrentTime())),
+            model("end", "taper that ends it", Figures.of(ChargePlan.TAPER_END, Unit.PERCENT))),
+        CIRCUIT_SOURCE,
+        "cells all alike; balancing not included",
+        false);
+  }
+
+  static Derivation chargeCeiling(Forecast f) {
+    return new Derivation(
+        "Charge ceiling",
+        Figures.of(f.chain().ceiling(), Unit.PERCENT, 0),
+        "z = OCV⁻¹( V_set / S )",
+        List.of(
+            yours(
+                "V_set",
+                "charge voltage",
+                Figures.exact(f.design().guard().charge().voltage(), Unit.VOLT)),
+            series(pack(f)),
+            computed(
+                "V_set / S",
+                "per cell",
+                Figures.of(f.design().chargeVoltagePerCell(), Unit.VOLT, 3))),
+        "rested voltage curve typical for " + cell(f).chemistry().label(),
+        "after a full taper, 25 °C",
+        false);
+  }
+
+  static Derivation life(Forecast f) {
+    LifeForecast life = f.life();
+    var cycling = life.conditions().cycling();
+    var storage = life.conditions().rests().get(1);
+    return new Derivation(
+        "Life to " + Figures.of(life.endOfLife(), Unit.PERCENT, 0) + " of the capacity",
+        years(life),
+        "loss = calendar(V, T) · t^n + cycles(V, DOD) · Q^m, band ± 30 % of the loss",
+        List.of(
+            computed(
+                "DOD", "share of capacity each time", Figures.of(cycling.depth(), Unit.PERCENT, 0)),
+            computed(
+                "V_mean",
+                "mean cell voltage in use",
+                Figures.of(cycling.meanVoltage(), Unit.VOLT, 2)),
+            computed(
+                "T_use",
+                "mean temperature in use",
+                Figures.of(cycling.temperature(), Unit.CELSIUS, 0)),
+            yours(
+                "n_cyc",
+                "duties",
+                Figures.number(Unit.PER_WEEK.fromCore(f.design().duty().habits().cycles()))
+                    + " per week"),
+            yours("z_store", "stored at", Figures.of(storage.soc(), Unit.PERCENT, 0)),
+            yours("T_store", "storage", Figures.of(storage.temperature(), Unit.CELSIUS, 0)),
+            computed(
+                "calendar", "share of the loss", Figures.of(life.calendarShare(), Unit.PERCENT, 0)),
+            computed("EFC", "equivalent full cycles", Figures.number(life.equivalentFullCycles())),
+            computed(
+                "R",
+                "growth of the resistance",
+                life.resistanceGrowth().isPresent()
+                    ? Figures.of(life.resistanceGrowth().getAsDouble(), Unit.PERCENT, 0)
+                    : "not known for this chemistry")),
+        life.source(),
+        life.validity(),
+        life.extrapolated());
+  }
+
+  /** Returns the life as shown: a band in years. */
+  static String years(LifeForecast life) {
+    if (life.yearsLow() >= LifeForecast.HORIZON) {
+      return "over " + Figures.number(LifeForecast.HORIZON) + " years";
+    }
+    String high =
+        life.yearsHigh() >= LifeForecast.HORIZON
+            ? "over " + Figures.fixed(LifeForecast.HORIZON, 0)
+            : Figures.fixed(life.yearsHigh(), life.yearsHigh() < 10 ? 1 : 0);
+    return Figures.fixed(life.yearsLow(), life.yearsHigh() < 10 ? 1 : 0) + " to " + high + " years";
+  }
+}
