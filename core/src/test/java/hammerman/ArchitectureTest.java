@@ -22,9 +22,12 @@ class ArchitectureTest {
       List.of(
           "unit",
           "numeric",
+          "table",
           "finding",
           "cell",
           "duty",
+          "telemetry",
+          "datasheet",
           "pack",
           "guard",
           "design",
@@ -34,6 +37,7 @@ class ArchitectureTest {
           "judgement",
           "forecast",
           "search",
+          "replacement",
           "project");
 
   @ArchTest

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.catchThrowable;
 import hammerman.cell.CellFormat;
 import hammerman.duty.Load;
 import hammerman.duty.Machine;
+import hammerman.duty.Segment;
 import hammerman.duty.Task;
+import hammerman.duty.Vehicle;
 import hammerman.guard.Bms;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Strip;
@@ -27,7 +29,13 @@ class LimitsTest {
 
   private static final Machine MACHINE = Samples.barrow().duty().machine();
   private static final Bms BMS = Samples.barrow().guard().protection().bms().orElseThrow();
-  private static final Task.Segment SEGMENT = new Task.Segment("part", 100, 60, 1);
+  private static final Segment SEGMENT =
+      new Segment("part", 1, new Segment.Extent.Lasting(60), new Segment.Effort.Given(100));
+
+  private static Task round(Segment segment, int rounds) {
+    return new Task.ByRound(Vehicle.TYPICAL, List.of(segment), rounds);
+  }
+
   private static final Project PROJECT = Shipped.terraceBarrow();
 
   private static List<Refusal> refusals() {
@@ -50,22 +58,25 @@ class LimitsTest {
         new Refusal("Duration", "0 h", () -> new Task.ByTime(10, 0)),
         new Refusal("Distance", "0 km", () -> new Task.ByDistance(0, 50, 1)),
         new Refusal("Time for the distance", "h", () -> new Task.ByDistance(1e7, 50, 0.02)),
-        new Refusal("Segment duration", "0 s", () -> SEGMENT.withDuration(0)),
+        new Refusal(
+            "Segment duration", "0 s", () -> SEGMENT.withExtent(new Segment.Extent.Lasting(0))),
         new Refusal("Segment speed", "−3.6 km/h", () -> SEGMENT.withSpeed(-1)),
         new Refusal(
             "Round",
             "without a segment",
-            () -> new Task.ByRound(List.of(SEGMENT.withPower(-5)), 1)),
-        new Refusal("Segments in the round", "0", () -> new Task.ByRound(List.of(), 1)),
-        new Refusal("Rounds", "0", () -> new Task.ByRound(List.of(SEGMENT), 0)),
+            () -> round(SEGMENT.withEffort(new Segment.Effort.Given(-5)), 1)),
+        new Refusal(
+            "Segments in the round", "0", () -> new Task.ByRound(Vehicle.TYPICAL, List.of(), 1)),
+        new Refusal("Rounds", "0", () -> round(SEGMENT, 0)),
         new Refusal(
             "Time for all rounds",
             "h",
-            () -> new Task.ByRound(List.of(SEGMENT.withDuration(6 * 86400)), 9)),
+            () -> round(SEGMENT.withExtent(new Segment.Extent.Lasting(6 * 86400)), 9)),
         new Refusal("Current at the hardest moment", "0 A", () -> duty.hardest().withCurrent(0)),
         new Refusal("Length of the hardest moment", "0 s", () -> duty.hardest().withDuration(0)),
         new Refusal("Hottest in use", "7 °C", () -> duty.surroundings().withHottestInUse(280.15)),
-        new Refusal("Storage temperature", "−60 °C", () -> duty.surroundings().withStorage(213.15)),
+        new Refusal(
+            "Hottest in storage", "−60 °C", () -> duty.surroundings().withHottestStored(213.15)),
         new Refusal("Storage state of charge", "101 %", () -> duty.habits().withStorageSoc(1.01)),
         new Refusal("End of life", "100 %", () -> duty.habits().withEndOfLife(1)),
         new Refusal("Mass limit", "0 kg", () -> duty.bounds().withMass(0.0)),

@@ -3,6 +3,7 @@ package hammerman.app;
 import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
+import hammerman.app.session.Shelf;
 import hammerman.app.shell.Frame;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
@@ -28,7 +29,7 @@ public final class HammermanApp extends Application {
     Path home = walk ? temporary() : Settings.home();
     Settings settings = new Settings(home);
     Recovery recovery = new Recovery(home.resolve("recovery"));
-    Session session = new Session(recovery);
+    Session session = new Session(recovery, new Shelf(home.resolve("cells.json")));
     Frame frame = new Frame(session, settings, recovery);
     frame.setTheme(frame.theme());
     Scene scene =

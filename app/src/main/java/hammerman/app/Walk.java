@@ -5,6 +5,7 @@ import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.forecast.Headline;
+import hammerman.forecast.Workings;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -12,11 +13,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
-import java.util.Locale;
+import java.util.List;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import javafx.scene.control.ToggleButton;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
@@ -49,46 +51,62 @@ final class Walk {
 
   void start() {
     add("0-start", () -> frame.setTheme(Theme.DAY));
-    int n = 1;
-    for (Station s : Station.values()) {
-      String name = n++ + "-" + s.label().toLowerCase(Locale.ROOT);
-      add(
-          name,
-          () -> {
-            if (s == Station.DUTY) {
-              session.loadExample();
-            }
-            frame.go(s);
-          });
-    }
-    add("6-working", () -> frame.showWorking(Headline.SAG));
-    add(
-        "3-search",
-        () -> {
-          frame.showJudgements();
-          frame.go(Station.STACK);
-          if (scene.lookup("#view-search") instanceof ToggleButton search) {
-            search.fire();
-          }
-        });
-    add(
-        "3-compare",
-        () -> {
-          session.edit("Copy", Station.STACK, p -> p.plusVariant("Eight in parallel"));
-          session.editDesign("Eight in parallel", Station.STACK, d -> d.withCounts(13, 8));
-          frame.compare();
-        });
-    add(
-        "7-night-forecast",
-        () -> {
-          session.loadExample();
-          frame.closeOverlay();
-          frame.setTheme(Theme.NIGHT);
-          frame.go(Station.FORECAST);
-        });
+    add("1-duty", () -> example(Station.DUTY));
+    add("1-duty-task", () -> frame.go(Station.DUTY, "task"));
+    add("1-duty-lead", () -> frame.go(Station.DUTY, "lead"));
+    add("2-cell", () -> frame.go(Station.CELL));
+    add("2-cell-beside", this::beside);
+    add("2-cell-own", () -> frame.go(Station.CELL, "own"));
+    add("3-stack", this::field);
+    add("3-search", () -> frame.go(Station.STACK, "search"));
+    add("3-schools", () -> frame.go(Station.STACK, "schools"));
+    add("3-variants", this::variants);
+    add("4-guard", () -> example(Station.GUARD));
+    add("5-forecast", () -> frame.go(Station.FORECAST));
+    add("6-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
+    add("7-night-forecast", this::night);
     add("8-night-guard", () -> frame.go(Station.GUARD));
-    add("9-night-stack", () -> frame.go(Station.STACK));
     next();
+  }
+
+  private void example(Station station) {
+    session.loadExample();
+    frame.showJudgements();
+    frame.go(station);
+  }
+
+  private void beside() {
+    frame.go(Station.CELL, "library");
+    for (String id : List.of("p21700", "e18650", "f32700")) {
+      if (scene.lookup("#compare-" + id) instanceof CheckBox tick) {
+        tick.fire();
+      }
+    }
+    frame.go(Station.CELL, "beside");
+  }
+
+  private void field() {
+    frame.go(Station.STACK, "field");
+    if (scene.lookup("#contours") instanceof ChoiceBox<?> contours) {
+      contours.getSelectionModel().select(1);
+    }
+  }
+
+  private void variants() {
+    session.edit("Copy", Station.STACK, p -> p.plusVariant("Eight in parallel"));
+    session.editDesign("Eight in parallel", Station.STACK, d -> d.withCounts(13, 8));
+    session.edit("Copy", Station.STACK, p -> p.withActive(0).plusVariant("Charged to 90 %"));
+    session.editDesign(
+        "Charge lower",
+        Station.STACK,
+        d -> d.withGuard(d.guard().withCharge(d.guard().charge().withVoltage(53.3))));
+    frame.go(Station.STACK, "variants");
+  }
+
+  private void night() {
+    frame.showJudgements();
+    frame.setTheme(Theme.NIGHT);
+    frame.go(Station.FORECAST);
   }
 
   private void add(String name, Runnable go) {

@@ -3,6 +3,7 @@ package hammerman.bench;
 import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
+import hammerman.app.session.Shelf;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
@@ -39,7 +40,7 @@ final class EditBench {
   private static void open(Path home, CountDownLatch done) {
     Theme.loadFonts();
     Recovery recovery = new Recovery(home.resolve("recovery"));
-    Session session = new Session(recovery);
+    Session session = new Session(recovery, new Shelf(home.resolve("cells.json")));
     Frame frame = new Frame(session, new Settings(home), recovery);
     frame.setTheme(Theme.DAY);
     Stage stage = new Stage();

@@ -23,7 +23,7 @@ final class TextReport {
     StringBuilder text = new StringBuilder();
     var pack = f.design().pack();
     text.append(project.name()).append(" · ").append(project.variant().name()).append('\n');
-    line(text, "Stack", pack.series() + "S" + pack.parallel() + "P " + pack.cell().name());
+    line(text, "Stack", pack.counts() + " " + pack.cell().name());
     line(
         text,
         "Voltage",

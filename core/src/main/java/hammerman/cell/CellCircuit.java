@@ -47,7 +47,7 @@ public final class CellCircuit {
 
   public CellCircuit(CellType type) {
     this.type = type;
-    this.openCircuit = type.chemistry().openCircuit();
+    this.openCircuit = type.openCircuit();
   }
 
   /** Returns the rested voltage, V, at a state of charge from 0 to 1. */

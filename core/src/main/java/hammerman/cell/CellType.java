@@ -1,8 +1,10 @@
 package hammerman.cell;
 
+import hammerman.numeric.MonotoneCubic;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A cell's datasheet, as far as the models use it.
@@ -22,6 +24,9 @@ import hammerman.unit.Valid;
  * @param price price of one, in the user's currency
  * @param specificHeat specific heat, J/(kg K)
  * @param source where the figures come from
+ * @param restVoltage its own rested voltage curve; absent when the chemistry's typical one serves
+ * @param health what use has left of the figures of a new one; absent for new cells. Capacity and
+ *     resistance above are those of today.
  */
 public record CellType(
     String id,
@@ -38,7 +43,9 @@ public record CellType(
     @In(Unit.GRAM) double mass,
     double price,
     @In(Unit.JOULE_PER_KILOGRAM_KELVIN) double specificHeat,
-    String source) {
+    String source,
+    @Nullable RestVoltage restVoltage,
+    @Nullable Health health) {
 
   public CellType {
     Valid.text("Cell id", id);
@@ -52,6 +59,398 @@ public record CellType(
     Valid.range("Cell mass", mass, 1e-4, 100, Unit.GRAM);
     Valid.range("Cell price", price, 0, 1e6, Unit.MONEY);
     Valid.range("Specific heat", specificHeat, 100, 5000, Unit.JOULE_PER_KILOGRAM_KELVIN);
+  }
+
+  /** Returns the rested voltage (V, 25 °C) over state of charge (0 to 1), strictly increasing. */
+  public MonotoneCubic openCircuit() {
+    return restVoltage == null ? chemistry.openCircuit() : restVoltage.curve();
+  }
+
+  /** Returns the energy at rated capacity and nominal voltage, J. */
+  public double energy() {
+    return nominalVoltage * capacity * 3600;
+  }
+
+  /**
+   * Returns this cell after use: capacity and resistance are those of the new cell by the factors.
+   */
+  public CellType withHealth(Health value) {
+    double freshCapacity = health == null ? capacity : capacity / health.capacity();
+    double freshResistance = health == null ? r10 : r10 / health.resistance();
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        freshCapacity * value.capacity(),
+        freshResistance * value.resistance(),
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        value.isNew() ? null : value);
+  }
+
+  public CellType withId(String value) {
+    return new CellType(
+        value,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withName(String value) {
+    return new CellType(
+        id,
+        value,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withFormat(CellFormat value) {
+    return new CellType(
+        id,
+        name,
+        value,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withChemistry(Chemistry value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        value,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withCapacity(double value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        value,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withR10(double value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        value,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withCurrents(Currents value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        value,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withNominalVoltage(double value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        value,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withFullVoltage(double value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        value,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withCutOffVoltage(double value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        value,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withTemperatures(Temperatures value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        value,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withMass(double value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        value,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withPrice(double value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        value,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withSpecificHeat(double value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        value,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withSource(String value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        value,
+        restVoltage,
+        health);
+  }
+
+  public CellType withRestVoltage(@Nullable RestVoltage value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        value,
+        health);
+  }
+
+  /**
+   * State of health.
+   *
+   * @param capacity share of the new capacity that is left, 0.2 to 1
+   * @param resistance times the new resistance, 1 to 10
+   */
+  public record Health(@In(Unit.PERCENT) double capacity, @In(Unit.PERCENT) double resistance) {
+    /** A new cell. */
+    public static final Health NEW = new Health(1, 1);
+
+    public Health {
+      Valid.range("Capacity left", capacity, 0.2, 1, Unit.PERCENT);
+      Valid.range("Resistance against new", resistance, 1, 10, Unit.PERCENT);
+    }
+
+    boolean isNew() {
+      return capacity == 1 && resistance == 1;
+    }
   }
 
   /**
@@ -72,6 +471,22 @@ public record CellType(
       Valid.range("Cell peak current", peak, continuous, 1e4, Unit.AMPERE);
       Valid.range("Cell standard charge current", standardCharge, 1e-3, 1e4, Unit.AMPERE);
       Valid.range("Cell fast charge current", fastCharge, standardCharge, 1e4, Unit.AMPERE);
+    }
+
+    public Currents withContinuous(double value) {
+      return new Currents(value, peak, standardCharge, fastCharge);
+    }
+
+    public Currents withPeak(double value) {
+      return new Currents(continuous, value, standardCharge, fastCharge);
+    }
+
+    public Currents withStandardCharge(double value) {
+      return new Currents(continuous, peak, value, fastCharge);
+    }
+
+    public Currents withFastCharge(double value) {
+      return new Currents(continuous, peak, standardCharge, value);
     }
   }
 
@@ -94,6 +509,22 @@ public record CellType(
       Valid.range("Lowest discharge temperature", dischargeLowest, 213.15, 373.15, Unit.CELSIUS);
       Valid.range(
           "Highest discharge temperature", dischargeHighest, dischargeLowest, 373.15, Unit.CELSIUS);
+    }
+
+    public Temperatures withChargeLowest(double value) {
+      return new Temperatures(value, chargeHighest, dischargeLowest, dischargeHighest);
+    }
+
+    public Temperatures withChargeHighest(double value) {
+      return new Temperatures(chargeLowest, value, dischargeLowest, dischargeHighest);
+    }
+
+    public Temperatures withDischargeLowest(double value) {
+      return new Temperatures(chargeLowest, chargeHighest, value, dischargeHighest);
+    }
+
+    public Temperatures withDischargeHighest(double value) {
+      return new Temperatures(chargeLowest, chargeHighest, dischargeLowest, value);
     }
   }
 }

@@ -3,6 +3,7 @@ package hammerman.duty;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The limits of the machine, read off its controller.
@@ -13,6 +14,8 @@ import hammerman.unit.Valid;
  * @param fullEffortCurrent battery current at sustained full effort, A
  * @param peakCurrent highest battery current it lets through, A
  * @param regenerationCurrent battery current it pushes back when braking, A; 0 for none
+ * @param inputCapacitance of the capacitors at its input, F; 0 if it has none to speak of
+ * @param drive motor, reduction and wheel; absent when it does not drive, or they are not known
  */
 public record Machine(
     String name,
@@ -20,7 +23,9 @@ public record Machine(
     @In(Unit.VOLT) double maximumVoltage,
     @In(Unit.AMPERE) double fullEffortCurrent,
     @In(Unit.AMPERE) double peakCurrent,
-    @In(Unit.AMPERE) double regenerationCurrent) {
+    @In(Unit.AMPERE) double regenerationCurrent,
+    @In(Unit.MICROFARAD) double inputCapacitance,
+    @Nullable Drive drive) {
 
   public Machine {
     Valid.text("Machine name", name);
@@ -31,34 +36,102 @@ public record Machine(
     Valid.range("Current at full effort", fullEffortCurrent, 0.001, 5000, Unit.AMPERE);
     Valid.range("Machine peak current", peakCurrent, 0.001, 5000, Unit.AMPERE);
     Valid.range("Regeneration current", regenerationCurrent, 0, 5000, Unit.AMPERE);
+    Valid.range("Input capacitance", inputCapacitance, 0, 1, Unit.MICROFARAD);
   }
 
   public Machine withName(String value) {
     return new Machine(
-        value, cutOutVoltage, maximumVoltage, fullEffortCurrent, peakCurrent, regenerationCurrent);
+        value,
+        cutOutVoltage,
+        maximumVoltage,
+        fullEffortCurrent,
+        peakCurrent,
+        regenerationCurrent,
+        inputCapacitance,
+        drive);
   }
 
   public Machine withCutOutVoltage(double value) {
     return new Machine(
-        name, value, maximumVoltage, fullEffortCurrent, peakCurrent, regenerationCurrent);
+        name,
+        value,
+        maximumVoltage,
+        fullEffortCurrent,
+        peakCurrent,
+        regenerationCurrent,
+        inputCapacitance,
+        drive);
   }
 
   public Machine withMaximumVoltage(double value) {
     return new Machine(
-        name, cutOutVoltage, value, fullEffortCurrent, peakCurrent, regenerationCurrent);
+        name,
+        cutOutVoltage,
+        value,
+        fullEffortCurrent,
+        peakCurrent,
+        regenerationCurrent,
+        inputCapacitance,
+        drive);
   }
 
   public Machine withFullEffortCurrent(double value) {
     return new Machine(
-        name, cutOutVoltage, maximumVoltage, value, peakCurrent, regenerationCurrent);
+        name,
+        cutOutVoltage,
+        maximumVoltage,
+        value,
+        peakCurrent,
+        regenerationCurrent,
+        inputCapacitance,
+        drive);
   }
 
   public Machine withPeakCurrent(double value) {
     return new Machine(
-        name, cutOutVoltage, maximumVoltage, fullEffortCurrent, value, regenerationCurrent);
+        name,
+        cutOutVoltage,
+        maximumVoltage,
+        fullEffortCurrent,
+        value,
+        regenerationCurrent,
+        inputCapacitance,
+        drive);
   }
 
   public Machine withRegenerationCurrent(double value) {
-    return new Machine(name, cutOutVoltage, maximumVoltage, fullEffortCurrent, peakCurrent, value);
+    return new Machine(
+        name,
+        cutOutVoltage,
+        maximumVoltage,
+        fullEffortCurrent,
+        peakCurrent,
+        value,
+        inputCapacitance,
+        drive);
+  }
+
+  public Machine withInputCapacitance(double value) {
+    return new Machine(
+        name,
+        cutOutVoltage,
+        maximumVoltage,
+        fullEffortCurrent,
+        peakCurrent,
+        regenerationCurrent,
+        value,
+        drive);
+  }
+
+  public Machine withDrive(@Nullable Drive value) {
+    return new Machine(
+        name,
+        cutOutVoltage,
+        maximumVoltage,
+        fullEffortCurrent,
+        peakCurrent,
+        regenerationCurrent,
+        inputCapacitance,
+        value);
   }
 }

@@ -10,13 +10,15 @@ import hammerman.unit.Valid;
  * @param coldestInUse lowest temperature at which it must work, K
  * @param hottestInUse highest temperature at which it must work, K
  * @param coldestCharging lowest temperature at which it is charged, K
- * @param storage mean temperature of the place where it waits, K
+ * @param coldestStored lowest temperature of the place where it waits, K
+ * @param hottestStored highest temperature of the place where it waits, K
  */
 public record Surroundings(
     @In(Unit.CELSIUS) double coldestInUse,
     @In(Unit.CELSIUS) double hottestInUse,
     @In(Unit.CELSIUS) double coldestCharging,
-    @In(Unit.CELSIUS) double storage) {
+    @In(Unit.CELSIUS) double coldestStored,
+    @In(Unit.CELSIUS) double hottestStored) {
   private static final double LOWEST = 223.15;
   private static final double HIGHEST = 353.15;
 
@@ -24,22 +26,27 @@ public record Surroundings(
     Valid.range("Coldest in use", coldestInUse, LOWEST, HIGHEST, Unit.CELSIUS);
     Valid.range("Hottest in use", hottestInUse, coldestInUse, HIGHEST, Unit.CELSIUS);
     Valid.range("Coldest when charging", coldestCharging, LOWEST, HIGHEST, Unit.CELSIUS);
-    Valid.range("Storage temperature", storage, LOWEST, HIGHEST, Unit.CELSIUS);
+    Valid.range("Coldest in storage", coldestStored, LOWEST, HIGHEST, Unit.CELSIUS);
+    Valid.range("Hottest in storage", hottestStored, coldestStored, HIGHEST, Unit.CELSIUS);
   }
 
   public Surroundings withColdestInUse(double value) {
-    return new Surroundings(value, hottestInUse, coldestCharging, storage);
+    return new Surroundings(value, hottestInUse, coldestCharging, coldestStored, hottestStored);
   }
 
   public Surroundings withHottestInUse(double value) {
-    return new Surroundings(coldestInUse, value, coldestCharging, storage);
+    return new Surroundings(coldestInUse, value, coldestCharging, coldestStored, hottestStored);
   }
 
   public Surroundings withColdestCharging(double value) {
-    return new Surroundings(coldestInUse, hottestInUse, value, storage);
+    return new Surroundings(coldestInUse, hottestInUse, value, coldestStored, hottestStored);
   }
 
-  public Surroundings withStorage(double value) {
-    return new Surroundings(coldestInUse, hottestInUse, coldestCharging, value);
+  public Surroundings withColdestStored(double value) {
+    return new Surroundings(coldestInUse, hottestInUse, coldestCharging, value, hottestStored);
+  }
+
+  public Surroundings withHottestStored(double value) {
+    return new Surroundings(coldestInUse, hottestInUse, coldestCharging, coldestStored, value);
   }
 }

@@ -79,10 +79,11 @@ public sealed interface Task {
   /**
    * A round of segments, repeated.
    *
+   * @param vehicle what moves, for powers that are worked out
    * @param segments the segments of one round, in order
    * @param rounds how many rounds on one charge
    */
-  record ByRound(List<Segment> segments, int rounds) implements Task {
+  record ByRound(Vehicle vehicle, List<Segment> segments, int rounds) implements Task {
     /** The most segments a round may have. */
     public static final int MOST_SEGMENTS = 500;
 
@@ -92,7 +93,7 @@ public sealed interface Task {
       Valid.count("Rounds", rounds, 1, 10_000);
       double total = segments.stream().mapToDouble(Segment::duration).sum() * rounds;
       Valid.range("Time for all rounds", total, 1, Load.LONGEST, Unit.HOUR);
-      if (segments.stream().noneMatch(s -> s.power() > 0)) {
+      if (segments.stream().noneMatch(s -> s.power(vehicle) > 0)) {
         throw new InvalidValue(
             "Round",
             "without a segment that draws power",
@@ -103,73 +104,118 @@ public sealed interface Task {
 
     @Override
     public Load load() {
-      List<Load.Step> steps = new ArrayList<>();
+      List<Load.Step> steps = new ArrayList<>(segments.size());
       for (Segment s : segments) {
-        steps.add(new Load.Step(new Load.Power(s.power()), s.duration(), s.speed()));
+        steps.add(new Load.Step(new Load.Power(s.power(vehicle)), s.duration(), s.speed()));
       }
       return new Load(steps, rounds);
     }
 
+    public ByRound withVehicle(Vehicle value) {
+      return new ByRound(value, segments, rounds);
+    }
+
     public ByRound withRounds(int value) {
-      return new ByRound(segments, value);
+      return new ByRound(vehicle, segments, value);
     }
 
     /** Returns this round with one segment replaced. */
     public ByRound withSegment(int index, Segment value) {
       List<Segment> changed = new ArrayList<>(segments);
       changed.set(index, value);
-      return new ByRound(changed, rounds);
+      return new ByRound(vehicle, changed, rounds);
     }
 
     /** Returns this round with a segment put in before {@code index}. */
     public ByRound plusSegment(int index, Segment value) {
       List<Segment> changed = new ArrayList<>(segments);
       changed.add(index, value);
-      return new ByRound(changed, rounds);
+      return new ByRound(vehicle, changed, rounds);
     }
 
     /** Returns this round without one segment. */
     public ByRound minusSegment(int index) {
       List<Segment> changed = new ArrayList<>(segments);
       changed.remove(index);
-      return new ByRound(changed, rounds);
+      return new ByRound(vehicle, changed, rounds);
+    }
+
+    /** Returns this round with a segment moved to another place; unchanged at the ends. */
+    public ByRound movedSegment(int from, int to) {
+      if (to < 0 || to >= segments.size()) {
+        return this;
+      }
+      List<Segment> changed = new ArrayList<>(segments);
+      changed.add(to, changed.remove(from));
+      return new ByRound(vehicle, changed, rounds);
     }
   }
 
   /**
-   * One stretch of a round.
+   * A load read from a log of a real run, reduced to steps.
    *
-   * @param name what happens
-   * @param power drawn at the battery, W; negative when braking gives back
-   * @param duration how long, s
-   * @param speed mean speed, m/s; 0 at rest
+   * @param source the file it was read from, and how much it held
+   * @param quantity what each step holds constant
+   * @param steps the reduced log, in order
+   * @param rounds how often it is gone through on one charge
    */
-  record Segment(
-      String name,
-      @In(Unit.WATT) double power,
-      @In(Unit.SECOND) double duration,
-      @In(Unit.KILOMETRE_PER_HOUR) double speed) {
-    public Segment {
-      Valid.text("Segment name", name);
-      Valid.range("Segment power", power, -1e6, 1e6, Unit.WATT);
-      Valid.range("Segment duration", duration, 1, 7 * 86400, Unit.SECOND);
-      Valid.range("Segment speed", speed, 0, 100, Unit.KILOMETRE_PER_HOUR);
+  record ByLog(String source, Quantity quantity, List<LogStep> steps, int rounds) implements Task {
+    /** The most steps kept of a log. */
+    public static final int MOST_STEPS = 2000;
+
+    /** What a log tells of the load. */
+    public enum Quantity {
+      /** Power at the battery, W. */
+      POWER,
+      /** Current out of the battery, A. */
+      CURRENT
     }
 
-    public Segment withName(String value) {
-      return new Segment(value, power, duration, speed);
+    /**
+     * One step of a log.
+     *
+     * @param duration s
+     * @param value power in W or current in A; negative when braking gives back
+     * @param speed mean speed, m/s
+     */
+    public record LogStep(
+        @In(Unit.SECOND) double duration, double value, @In(Unit.METRE_PER_SECOND) double speed) {
+      public LogStep {
+        Valid.range("Step duration", duration, 1e-3, Load.LONGEST, Unit.SECOND);
+        Valid.range("Step value", value, -1e6, 1e6, Unit.ONE);
+        Valid.range("Step speed", speed, 0, 100, Unit.METRE_PER_SECOND);
+      }
     }
 
-    public Segment withPower(double value) {
-      return new Segment(name, value, duration, speed);
+    public ByLog {
+      Valid.text("Source of the log", source);
+      steps = List.copyOf(steps);
+      Valid.count("Steps of the log", steps.size(), 1, MOST_STEPS);
+      Valid.count("Times the log is repeated", rounds, 1, 10_000);
+      double total = steps.stream().mapToDouble(LogStep::duration).sum() * rounds;
+      Valid.range("Time for all repeats", total, 1, Load.LONGEST, Unit.HOUR);
+      if (steps.stream().noneMatch(s -> s.value() > 0)) {
+        throw new InvalidValue(
+            "Log",
+            "without discharge",
+            "at least one step must draw from the battery",
+            "Check the sign of its current column.");
+      }
     }
 
-    public Segment withDuration(double value) {
-      return new Segment(name, power, value, speed);
+    @Override
+    public Load load() {
+      List<Load.Step> list = new ArrayList<>(steps.size());
+      for (LogStep s : steps) {
+        Load.Demand demand =
+            quantity == Quantity.POWER ? new Load.Power(s.value()) : new Load.Current(s.value());
+        list.add(new Load.Step(demand, s.duration(), s.speed()));
+      }
+      return new Load(list, rounds);
     }
 
-    public Segment withSpeed(double value) {
-      return new Segment(name, power, duration, value);
+    public ByLog withRounds(int value) {
+      return new ByLog(source, quantity, steps, value);
     }
   }
 }

@@ -1,5 +1,9 @@
 package hammerman.finding;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
 /**
  * Something wrong, risky or worth knowing about a design.
  *
@@ -18,4 +22,17 @@ public record Judgement(
     String title,
     String why,
     String fix,
-    Station station) {}
+    Station station) {
+
+  /** Returns how many there are of each severity, such as "1 stop, 2 warnings"; empty for none. */
+  public static String tally(List<Judgement> judgements) {
+    List<String> words = new ArrayList<>();
+    for (Severity s : Severity.values()) {
+      long n = judgements.stream().map(Judgement::severity).filter(s::equals).count();
+      if (n > 0) {
+        words.add(n + " " + s.word().toLowerCase(Locale.ROOT) + (n > 1 ? "s" : ""));
+      }
+    }
+    return String.join(", ", words);
+  }
+}

@@ -1,5 +1,6 @@
 package hammerman.forecast;
 
+import hammerman.cell.CellCircuit;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.duty.Load;
@@ -143,8 +144,8 @@ public record Forecast(
         new Conditions(
             List.of(
                 new Conditions.Rest(useShare, mean, 0.5 * (low + high), inUse),
-                new Conditions.Rest(
-                    1 - useShare, circuit.openCircuit(storage), storage, air.storage())),
+                stored(0.5 * (1 - useShare), circuit, storage, air.coldestStored()),
+                stored(0.5 * (1 - useShare), circuit, storage, air.hottestStored())),
             new Conditions.Cycling(
                 habits.cycles() * 86400,
                 high - low,
@@ -153,6 +154,12 @@ public record Forecast(
                 inUse,
                 (high - low) / hours)),
         habits.endOfLife());
+  }
+
+  /** Half of the waiting time is spent at either end of the storage temperatures. */
+  private static Conditions.Rest stored(
+      double share, CellCircuit circuit, double soc, double kelvin) {
+    return new Conditions.Rest(share, circuit.openCircuit(soc), soc, kelvin);
   }
 
   private static double meanRise(Run run, double ambient) {

@@ -162,7 +162,12 @@ final class RunWorkings {
                 Figures.number(Unit.PER_WEEK.fromCore(f.design().duty().habits().cycles()))
                     + " per week"),
             yours("z_store", "stored at", Figures.of(storage.soc(), Unit.PERCENT, 0)),
-            yours("T_store", "storage", Figures.of(storage.temperature(), Unit.CELSIUS, 0)),
+            yours(
+                "T_store",
+                "storage, half the time at each",
+                Figures.fixed(Unit.CELSIUS.fromCore(storage.temperature()), 0)
+                    + " and "
+                    + Figures.of(life.conditions().rests().get(2).temperature(), Unit.CELSIUS, 0)),
             computed(
                 "calendar", "share of the loss", Figures.of(life.calendarShare(), Unit.PERCENT, 0)),
             computed("EFC", "equivalent full cycles", Figures.number(life.equivalentFullCycles())),

@@ -5,9 +5,11 @@ import hammerman.duty.Machine;
 import hammerman.finding.Judgement;
 import hammerman.finding.Severity;
 import hammerman.pack.Pack;
+import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 
 /**
  * The chosen cell tried at many series and parallel counts.
@@ -27,6 +29,40 @@ public record StackField(
     squares = List.copyOf(squares);
   }
 
+  /** What contours can be drawn of. */
+  public enum Measure {
+    ENERGY("Energy", Unit.WATT_HOUR, Square::energy),
+    MASS("Mass", Unit.KILOGRAM, Square::mass),
+    COST("Cells cost", Unit.MONEY, Square::cost),
+    SAG("Hardest moment at 20 %", Unit.VOLT, Square::sag),
+    TIME_TO_LIMIT("Full effort until too hot", Unit.MINUTE, Square::timeToLimit);
+
+    private final String label;
+    private final Unit unit;
+    private final ToDoubleFunction<Square> value;
+
+    Measure(String label, Unit unit, ToDoubleFunction<Square> value) {
+      this.label = label;
+      this.unit = unit;
+      this.value = value;
+    }
+
+    /** Returns it in words. */
+    public String label() {
+      return label;
+    }
+
+    /** Returns the unit it is shown in. */
+    public Unit unit() {
+      return unit;
+    }
+
+    /** Returns its value for a square, in the core's unit; infinite where it is never reached. */
+    public double of(Square square) {
+      return value.applyAsDouble(square);
+    }
+  }
+
   /**
    * One pair of counts.
    *
@@ -36,6 +72,9 @@ public record StackField(
    * @param energy rated energy, J
    * @param mass kg
    * @param cost of the cells
+   * @param sag voltage at the hardest moment, 20 % charge, V
+   * @param timeToLimit time at full effort to the temperature limit, s; infinite if the pack ends
+   *     first
    */
   public record Square(
       int series,
@@ -43,7 +82,14 @@ public record StackField(
       Optional<Judgement> worst,
       double energy,
       double mass,
-      double cost) {
+      double cost,
+      double sag,
+      double timeToLimit) {
+    /** Returns the counts as people write them: "13S6P". */
+    public String counts() {
+      return series + "S" + parallel + "P";
+    }
+
     /** Whether a stop stands against it. */
     public boolean stopped() {
       return worst.filter(j -> j.severity() == Severity.STOP).isPresent();
@@ -72,10 +118,17 @@ public record StackField(
   }
 
   private static Square square(Design design) {
-    Optional<Judgement> worst = Trial.of(design).worst();
+    Trial trial = Trial.of(design);
     Pack pack = design.pack();
     return new Square(
-        pack.series(), pack.parallel(), worst, pack.energy(), pack.mass(), pack.cost());
+        pack.series(),
+        pack.parallel(),
+        trial.worst(),
+        pack.energy(),
+        pack.mass(),
+        pack.cost(),
+        trial.sag(),
+        Thermal.timeToLimit(trial.chain(), Trial.STEP).orElse(Double.POSITIVE_INFINITY));
   }
 
   /**

@@ -22,6 +22,8 @@ public record Thermal(double settled, OptionalDouble timeToLimit, double conduct
   /** Highest temperature searched for the settled state, K above the air. */
   private static final double MOST_RISE = 1000;
 
+  private static final double STEP = 1;
+
   static Thermal of(Chain chain) {
     Pack pack = chain.design().pack();
     double hottest = chain.design().duty().surroundings().hottestInUse();
@@ -33,7 +35,7 @@ public record Thermal(double settled, OptionalDouble timeToLimit, double conduct
             hottest,
             hottest + MOST_RISE,
             1e-6);
-    return new Thermal(settled, timeToLimit(chain, hottest), conductance);
+    return new Thermal(settled, timeToLimit(chain, STEP), conductance);
   }
 
   /** Heat in the box at a held current, W: I² (cells settled at half charge + strips). */
@@ -44,7 +46,9 @@ public record Thermal(double settled, OptionalDouble timeToLimit, double conduct
     return current * current * resistance;
   }
 
-  private static OptionalDouble timeToLimit(Chain chain, double hottest) {
+  /** Time at full effort until the cell's limit, in steps of {@code step} seconds. */
+  static OptionalDouble timeToLimit(Chain chain, double step) {
+    double hottest = chain.design().duty().surroundings().hottestInUse();
     double effort = chain.design().duty().machine().fullEffortCurrent();
     double longest = 2 * 3600 * chain.design().pack().capacity() / effort;
     Run run =
@@ -53,6 +57,7 @@ public record Thermal(double settled, OptionalDouble timeToLimit, double conduct
                 Load.current(effort, Math.min(longest, Load.LONGEST)),
                 chain.ceiling(),
                 hottest)
+            .withStep(Math.max(step, longest / 14_400))
             .run();
     return run.outcome() instanceof Outcome.TooHot
         ? OptionalDouble.of(run.endTime())

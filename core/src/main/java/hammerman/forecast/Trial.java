@@ -20,7 +20,7 @@ import java.util.Optional;
  */
 public record Trial(Chain chain, Run duty, Optional<Judgement> worst) {
   /** Step of the duty, s. */
-  private static final double STEP = 20;
+  static final double STEP = 20;
 
   /** Tries a design. */
   public static Trial of(Design design) {
@@ -41,6 +41,26 @@ public record Trial(Chain chain, Run duty, Optional<Judgement> worst) {
   /** Returns the share of the capacity left after the duty, 0 to 1. */
   public double margin() {
     return duty.endSoc();
+  }
+
+  /** Returns the rated energy of the pack, J. */
+  public double energy() {
+    return chain.design().pack().energy();
+  }
+
+  /** Returns the mass of the pack, kg. */
+  public double mass() {
+    return chain.design().pack().mass();
+  }
+
+  /** Returns the price of its cells. */
+  public double cost() {
+    return chain.design().pack().cost();
+  }
+
+  /** Returns the voltage at the hardest moment, 20 % charge, coldest in use, V. */
+  public double sag() {
+    return chain.sag().get(2).tenSeconds();
   }
 
   /** Returns the hottest cell temperature in the duty, K. */

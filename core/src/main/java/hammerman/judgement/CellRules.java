@@ -2,9 +2,12 @@ package hammerman.judgement;
 
 import static hammerman.judgement.Text.amperes;
 import static hammerman.judgement.Text.celsius;
+import static hammerman.judgement.Text.percent;
 import static hammerman.judgement.Text.upTo;
 
+import hammerman.cell.CellType;
 import hammerman.chain.Link;
+import hammerman.datasheet.Plausibility;
 import hammerman.finding.Station;
 import hammerman.judgement.Rule.Found;
 import hammerman.unit.Figures;
@@ -42,6 +45,18 @@ final class CellRules {
               Station.CELL,
               "The coldest use against the cell's lowest discharge temperature.",
               CellRules::cold),
+          new Rule(
+              "cell.figures",
+              "figures",
+              Station.CELL,
+              "Whether the cell's figures lie within what cells of any class reach.",
+              CellRules::figures),
+          new Rule(
+              "cell.reclaimed",
+              "reclaimed",
+              Station.CELL,
+              "Whether the cells have been used before.",
+              CellRules::reclaimed),
           new Rule(
               "strip.continuous",
               "strip",
@@ -118,6 +133,29 @@ final class CellRules {
         "The pack must work at %s; the cell is rated down to %s."
             .formatted(celsius(coldest), celsius(allowed)),
         "Keep the pack warm before use, or take a cell rated for the cold.");
+  }
+
+  private static Optional<Found> figures(Case c) {
+    List<String> doubts = Plausibility.doubts(c.cell());
+    if (doubts.isEmpty()) {
+      return Optional.empty();
+    }
+    return Found.note(
+        "The cell's figures look unlikely",
+        String.join(" ", doubts),
+        "Read the datasheet again; mind mAh and Ah, mΩ and Ω.");
+  }
+
+  private static Optional<Found> reclaimed(Case c) {
+    CellType.Health health = c.cell().health();
+    if (health == null) {
+      return Optional.empty();
+    }
+    return Found.note(
+        "Used cells differ from each other",
+        "The figures assume %s of the new capacity and %s of the new resistance for every cell."
+            .formatted(percent(health.capacity()), percent(health.resistance())),
+        "Measure each one and put outliers aside. Never revive a cell that sat below its cut-off.");
   }
 
   private static Optional<Found> strip(Case c) {

@@ -12,7 +12,7 @@ import hammerman.unit.Unit;
 import java.util.List;
 import java.util.Optional;
 
-/** Whether the pack serves the duty to its end, within mass and money. */
+/** Whether the pack serves the duty to its end. */
 final class DutyRules {
   static final List<Rule> ALL =
       List.of(
@@ -51,19 +51,7 @@ final class DutyRules {
               "peak",
               Station.DUTY,
               "The hardest moment's current against the machine's own limit.",
-              DutyRules::peakAboveMachine),
-          new Rule(
-              "bounds.mass",
-              "mass",
-              Station.STACK,
-              "The pack's mass against the limit.",
-              DutyRules::mass),
-          new Rule(
-              "bounds.budget",
-              "cost",
-              Station.STACK,
-              "The cells' price against the budget.",
-              DutyRules::budget));
+              DutyRules::peakAboveMachine));
 
   private DutyRules() {}
 
@@ -165,30 +153,5 @@ final class DutyRules {
         "“%s” is entered as %s, but the machine lets through %s."
             .formatted(c.asked().hardest().name(), amperes(peak), amperes(machine)),
         "Check both readings off the controller; the pack is judged for the higher one.");
-  }
-
-  private static Optional<Found> mass(Case c) {
-    Double limit = c.asked().bounds().mass();
-    if (limit == null || c.pack().mass() <= limit) {
-      return Optional.empty();
-    }
-    return Found.warn(
-        "Heavier than allowed",
-        "The pack weighs about %s; the limit is %s."
-            .formatted(
-                Figures.of(c.pack().mass(), Unit.KILOGRAM), Figures.of(limit, Unit.KILOGRAM)),
-        "Use fewer cells or a cell with more energy per mass.");
-  }
-
-  private static Optional<Found> budget(Case c) {
-    Double limit = c.asked().bounds().budget();
-    if (limit == null || c.pack().cost() <= limit) {
-      return Optional.empty();
-    }
-    return Found.warn(
-        "Dearer than the budget",
-        "The cells cost %s; the budget is %s."
-            .formatted(Figures.fixed(c.pack().cost(), 0), Figures.fixed(limit, 0)),
-        "Use fewer cells or a cheaper cell.");
   }
 }

@@ -12,6 +12,7 @@ public final class Judge {
               VoltageRules.ALL,
               CellRules.ALL,
               DutyRules.ALL,
+              BoundsRules.ALL,
               BmsRules.ALL,
               ChargeRules.ALL,
               FuseRules.ALL)

@@ -33,6 +33,11 @@ public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling
     Valid.count("Parallel count", parallel, 1, MOST_PARALLEL);
   }
 
+  /** Returns the counts as people write them: "13S6P". */
+  public String counts() {
+    return series + "S" + parallel + "P";
+  }
+
   /** Returns the number of cells. */
   public int cells() {
     return series * parallel;
@@ -91,9 +96,20 @@ public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling
    * packing, 5 mm of wall. An estimate until the pack is fitted.
    */
   public double surface() {
-    double side = Math.sqrt(cells() * cell.format().packedFootprint()) + 2 * WALL;
-    double height = cell.format().height() + 2 * WALL;
-    return 2 * side * side + 4 * side * height;
+    return 2 * side() * side() + 4 * side() * height();
+  }
+
+  /** Returns the room that the same box takes, m³. */
+  public double volume() {
+    return side() * side() * height();
+  }
+
+  private double side() {
+    return Math.sqrt(cells() * cell.format().packedFootprint()) + 2 * WALL;
+  }
+
+  private double height() {
+    return cell.format().height() + 2 * WALL;
   }
 
   public Pack withCell(CellType value) {

@@ -56,6 +56,12 @@ final class JsonMapping {
 
   private JsonMapping() {}
 
+  /** Returns a value as files hold it. */
+  static BigDecimal stored(double value) {
+    BigDecimal shown = new BigDecimal(value).round(STORED_DIGITS).stripTrailingZeros();
+    return shown.scale() < 0 ? shown.setScale(0) : shown;
+  }
+
   private static @Nullable Unit unitOf(Annotated a) {
     In in = a.getAnnotation(In.class);
     return in == null ? null : in.value();
@@ -139,9 +145,7 @@ final class JsonMapping {
 
     @Override
     public void serialize(Double core, JsonGenerator out, SerializationContext context) {
-      BigDecimal shown =
-          new BigDecimal(unit.fromCore(core)).round(STORED_DIGITS).stripTrailingZeros();
-      out.writeNumber(shown.scale() < 0 ? shown.setScale(0) : shown);
+      out.writeNumber(stored(unit.fromCore(core)));
     }
   }
 

@@ -72,6 +72,14 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
     return new Project(name, notes, duty, variants, value);
   }
 
+  /** Returns this project with a variant called otherwise. */
+  public Project withVariantName(int index, String value) {
+    List<Variant> changed = new ArrayList<>(variants);
+    Variant v = variants.get(index);
+    changed.set(index, new Variant(value, v.pack(), v.guard()));
+    return new Project(name, notes, duty, changed, active);
+  }
+
   /** Returns this project with a copy of the active variant added and made active. */
   public Project plusVariant(String variantName) {
     List<Variant> more = new ArrayList<>(variants);

@@ -131,7 +131,7 @@ record ProjectDocument(String format, int version, Project project) {
   }
 
   /** Says in one line what is wrong and where. */
-  private static String inWords(JacksonException e) {
+  static String inWords(JacksonException e) {
     String path =
         e.getPath().stream()
             .map(

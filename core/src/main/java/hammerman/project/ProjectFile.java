@@ -91,7 +91,12 @@ public final class ProjectFile {
    */
   public static void save(Project project, Path file) throws IOException {
     String name = String.valueOf(file.getFileName());
-    byte[] bytes = name.endsWith(".json") ? document(project) : container(project);
+    replace(file, name.endsWith(".json") ? document(project) : container(project));
+  }
+
+  /** Puts bytes in the place of a file in one step; the version before is kept as a backup. */
+  static void replace(Path file, byte[] bytes) throws IOException {
+    String name = String.valueOf(file.getFileName());
     Path temporary = file.resolveSibling("." + name + ".saving");
     try {
       write(temporary, bytes);

@@ -91,7 +91,7 @@ public record Search(List<Candidate> candidates, int tried) {
     var machine = design.duty().machine();
     double offset = design.chargeVoltagePerCell() - design.pack().cell().fullVoltage();
     double charged = series * (cell.fullVoltage() + offset);
-    double rested = series * cell.chemistry().openCircuit().value(1);
+    double rested = series * cell.openCircuit().value(1);
     // A millivolt more than the rule allows, so that rounding never drops what the rule lets pass.
     return charged <= machine.maximumVoltage() + 1e-3 && rested > machine.cutOutVoltage();
   }
@@ -117,6 +117,8 @@ public record Search(List<Candidate> candidates, int tried) {
                 trial.years(),
                 trial.margin(),
                 trial.peakTemperature(),
+                trial.sag(),
+                trial.duty().totals().heat(),
                 0,
                 false));
       }

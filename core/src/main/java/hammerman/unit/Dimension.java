@@ -19,7 +19,10 @@ public enum Dimension {
   TEMPERATURE("a temperature"),
   SPECIFIC_HEAT("a specific heat"),
   MONEY("a price"),
-  FREQUENCY("a rate");
+  FREQUENCY("a rate"),
+  VOLUME("a volume"),
+  CAPACITANCE("a capacitance"),
+  SPEED_CONSTANT("a motor constant");
 
   private final String noun;
 

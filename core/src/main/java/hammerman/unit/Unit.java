@@ -36,6 +36,7 @@ public enum Unit {
   MILLIMETRE("mm", "mm", Dimension.LENGTH, 1e-3),
   SQUARE_METRE("m²", "m2", Dimension.AREA, 1, "m2"),
   SQUARE_MILLIMETRE("mm²", "mm2", Dimension.AREA, 1e-6, "mm2", "sqmm"),
+  MILLISECOND("ms", "ms", Dimension.TIME, 1e-3),
   SECOND("s", "s", Dimension.TIME, 1, "sec"),
   MINUTE("min", "min", Dimension.TIME, 60, "mins"),
   HOUR("h", "h", Dimension.TIME, 3600, "hr", "hrs", "hours"),
@@ -43,12 +44,18 @@ public enum Unit {
   YEAR("years", "years", Dimension.TIME, 365.25 * 86400, "year", "a"),
   METRE_PER_SECOND("m/s", "m_per_s", Dimension.SPEED, 1),
   KILOMETRE_PER_HOUR("km/h", "km_per_h", Dimension.SPEED, 1 / 3.6, "kmh"),
+  MILE_PER_HOUR("mph", "mph", Dimension.SPEED, 0.44704),
   KELVIN("K", "K", Dimension.TEMPERATURE, 1),
   CELSIUS("°C", "C", Dimension.TEMPERATURE, 1, 273.15, "C", "degC"),
   FAHRENHEIT("°F", "F", Dimension.TEMPERATURE, 5 / 9.0, 273.15 - 32 * 5 / 9.0, "F", "degF"),
   JOULE_PER_KILOGRAM_KELVIN("J/kg K", "J_per_kgK", Dimension.SPECIFIC_HEAT, 1, "J/kgK"),
   MONEY("", "money", Dimension.MONEY, 1),
-  PER_WEEK("per week", "per_week", Dimension.FREQUENCY, 1 / (7 * 86400.0), "/week", "/wk");
+  PER_WEEK("per week", "per_week", Dimension.FREQUENCY, 1 / (7 * 86400.0), "/week", "/wk"),
+  CUBIC_METRE("m³", "m3", Dimension.VOLUME, 1, "m3"),
+  LITRE("L", "L", Dimension.VOLUME, 1e-3, "l", "litre", "litres"),
+  MICROFARAD("µF", "uF", Dimension.CAPACITANCE, 1e-6, "uF", "μF"),
+  MILLIFARAD("mF", "mF", Dimension.CAPACITANCE, 1e-3),
+  RPM_PER_VOLT("rpm/V", "rpm_per_V", Dimension.SPEED_CONSTANT, Math.PI / 30);
 
   private final String symbol;
   private final String key;

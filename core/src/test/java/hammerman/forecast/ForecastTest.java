@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
+import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.duty.Task;
 import hammerman.finding.Judgement;
@@ -142,5 +143,17 @@ class ForecastTest {
     assertThat(phosphate.chargeVoltagePerCell()).isCloseTo(3.65, within(1e-3));
     assertThat(phosphate.guard().protection().bms().orElseThrow().overVoltage())
         .isCloseTo(3.70, within(1e-9));
+  }
+
+  @Test
+  void theFieldsMeasuresAreThoseOfItsDesigns() {
+    Design barrow = Samples.barrow();
+    StackField field = StackField.of(barrow);
+    StackField.Square chosen = field.at(13, 6).orElseThrow();
+    assertThat(StackField.Measure.ENERGY.of(chosen)).isEqualTo(barrow.pack().energy());
+    assertThat(StackField.Measure.SAG.of(chosen))
+        .isEqualTo(Chain.of(barrow).sag().get(2).tenSeconds());
+    double small = StackField.Measure.TIME_TO_LIMIT.of(field.at(13, 1).orElseThrow());
+    assertThat(small).isLessThan(StackField.Measure.TIME_TO_LIMIT.of(chosen));
   }
 }

@@ -6,9 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import hammerman.Samples;
 import hammerman.cell.CellType;
 import hammerman.design.Design;
+import hammerman.duty.Drive;
 import hammerman.duty.Duty;
 import hammerman.duty.Machine;
+import hammerman.duty.Segment;
 import hammerman.duty.Task;
+import hammerman.duty.Task.ByLog.LogStep;
+import hammerman.duty.Vehicle;
 import hammerman.finding.Derivation;
 import hammerman.finding.Judgement;
 import hammerman.guard.Bms;
@@ -146,7 +150,9 @@ class RandomDesignTest {
             full * (0.95 + r.nextDouble()),
             peak / 2,
             peak,
-            r.nextDouble() * peak);
+            r.nextDouble() * peak,
+            from(r, 1e-5, 1e-2),
+            r.nextBoolean() ? Drive.TYPICAL : null);
     double coldest = 253.15 + 40 * r.nextDouble();
     return base.withMachine(machine)
         .withTask(task(r, full * peak / 3))
@@ -158,20 +164,33 @@ class RandomDesignTest {
   }
 
   private static Task task(Random r, double watts) {
-    return switch (r.nextInt(3)) {
+    return switch (r.nextInt(4)) {
       case 0 -> new Task.ByTime(from(r, 0.1, Math.max(1, watts)), from(r, 60, 40_000));
       case 1 -> new Task.ByDistance(from(r, 100, 50_000), from(r, 10, 300), from(r, 0.5, 8));
+      case 2 -> {
+        List<LogStep> steps = new ArrayList<>();
+        steps.add(new LogStep(from(r, 1, 900), from(r, 1, Math.max(2, watts)), 1));
+        for (int k = r.nextInt(30); k > 0; k--) {
+          steps.add(new LogStep(from(r, 0.5, 900), (r.nextDouble() - 0.3) * watts, r.nextDouble()));
+        }
+        yield new Task.ByLog("log", Task.ByLog.Quantity.POWER, steps, 1 + r.nextInt(3));
+      }
       default -> {
-        List<Task.Segment> segments = new ArrayList<>();
-        segments.add(new Task.Segment("work", from(r, 1, Math.max(2, watts)), from(r, 5, 900), 1));
+        List<Segment> segments = new ArrayList<>();
+        segments.add(segment(from(r, 1, Math.max(2, watts)), from(r, 5, 900), 1));
         for (int k = r.nextInt(5); k > 0; k--) {
           segments.add(
-              new Task.Segment(
-                  "part", (r.nextDouble() - 0.3) * watts, from(r, 5, 900), r.nextDouble() * 3));
+              segment((r.nextDouble() - 0.3) * watts, from(r, 5, 900), r.nextDouble() * 3));
         }
-        yield new Task.ByRound(segments, 1 + r.nextInt(6));
+        segments.add(Segment.Template.DESCENT.segment());
+        yield new Task.ByRound(Vehicle.TYPICAL, segments, 1 + r.nextInt(6));
       }
     };
+  }
+
+  private static Segment segment(double watts, double seconds, double speed) {
+    return new Segment(
+        "part", speed, new Segment.Extent.Lasting(seconds), new Segment.Effort.Given(watts));
   }
 
   private static Guard guard(Random r, Pack pack) {

@@ -91,7 +91,11 @@ class WorkingsTest {
             d.withDuty(
                 d.duty()
                     .withHabits(d.duty().habits().withCycles(0).withStorageSoc(0.05))
-                    .withSurroundings(d.duty().surroundings().withStorage(268.15))));
+                    .withSurroundings(
+                        d.duty()
+                            .surroundings()
+                            .withColdestStored(263.15)
+                            .withHottestStored(268.15))));
     assertThat(Workings.figure(Headline.LIFE, idle)).startsWith("over 30");
   }
 

@@ -3,8 +3,10 @@ package hammerman.judgement;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.Samples;
+import hammerman.cell.CellType;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
+import hammerman.duty.Drive;
 import hammerman.duty.Duty;
 import hammerman.duty.Task;
 import hammerman.finding.Judgement;
@@ -52,6 +54,10 @@ class JudgeTest {
 
   private static Design bms(Design d, UnaryOperator<Bms> change) {
     return Samples.withBms(d, change);
+  }
+
+  private static Design reduction(Design d, double ratio) {
+    return duty(d, x -> x.withMachine(x.machine().withDrive(Drive.TYPICAL.withReduction(ratio))));
   }
 
   private static Design regen(Design d, double amperes) {
@@ -223,7 +229,29 @@ class JudgeTest {
             "bounds.budget",
             Severity.WARN,
             d -> duty(d, x -> x.withBounds(x.bounds().withBudget(405.0))),
-            d -> duty(d, x -> x.withBounds(x.bounds().withBudget(405.6)))));
+            d -> duty(d, x -> x.withBounds(x.bounds().withBudget(405.6)))),
+        new Flaw(
+            "bounds.volume",
+            Severity.WARN,
+            d -> duty(d, x -> x.withBounds(x.bounds().withVolume(2.7e-3))),
+            d -> duty(d, x -> x.withBounds(x.bounds().withVolume(d.pack().volume())))),
+        new Flaw(
+            "bounds.localPower",
+            Severity.NOTE,
+            d -> duty(d, x -> x.withBounds(x.bounds().withLocalPower(1000.0))),
+            d -> duty(d, x -> x.withBounds(x.bounds().withLocalPower(1600.0)))),
+        new Flaw("drive.tooFast", Severity.NOTE, d -> reduction(d, 18), d -> reduction(d, 36)),
+        new Flaw("drive.tooSlow", Severity.NOTE, d -> reduction(d, 46), d -> reduction(d, 36)),
+        new Flaw(
+            "cell.figures",
+            Severity.NOTE,
+            d -> d.withCell(d.pack().cell().withMass(0.02)),
+            d -> d.withCell(d.pack().cell().withMass(0.07))),
+        new Flaw(
+            "cell.reclaimed",
+            Severity.NOTE,
+            d -> d.withCell(d.pack().cell().withHealth(new CellType.Health(0.9, 1.2))),
+            d -> d.withCell(d.pack().cell().withHealth(CellType.Health.NEW))));
   }
 
   @TestFactory

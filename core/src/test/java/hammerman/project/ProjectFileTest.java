@@ -225,4 +225,30 @@ class ProjectFileTest {
     assertThat(Shipped.cells().cells()).allSatisfy(c -> assertThat(c.source()).isNotBlank());
     assertThat(Samples.cell("t21700").r10()).isCloseTo(0.0065, within(1e-12));
   }
+
+  @Test
+  void cellsGoOutAndComeBack() throws IOException, UnreadableProject {
+    var cells = Shipped.cells();
+    for (String name : new String[] {"cells.json", "cells.csv"}) {
+      Path file = folder.resolve(name);
+      CellFile.save(cells, file);
+      var back = CellFile.read(file).cells();
+      assertThat(back).hasSameSizeAs(cells.cells());
+      for (int k = 0; k < back.size(); k++) {
+        assertThat(back.get(k).toString()).isEqualTo(cells.cells().get(k).toString());
+      }
+    }
+  }
+
+  @Test
+  void aTableOfCellsWithASlipIsRefusedWithItsLine() throws IOException {
+    Path file = folder.resolve("cells.csv");
+    CellFile.save(Shipped.cells(), file);
+    String text = Files.readString(file);
+    Files.writeString(file, text.replaceFirst("cylinder", "star"));
+    assertThatThrownBy(() -> CellFile.read(file))
+        .isInstanceOf(UnreadableProject.class)
+        .hasMessageContaining("line 2")
+        .hasMessageContaining("star");
+  }
 }

@@ -112,7 +112,7 @@ class SearchTest {
 
   @Test
   void withoutBoundsMoreIsFound() {
-    Design free = barrow.withDuty(barrow.duty().withBounds(new Bounds(null, null)));
+    Design free = barrow.withDuty(barrow.duty().withBounds(Bounds.NONE));
     Search bound = Search.of(barrow, Shipped.cells(), Weights.EVEN);
     Search open = Search.of(free, Shipped.cells(), Weights.EVEN);
     assertThat(open.candidates()).hasSizeGreaterThan(bound.candidates().size());
@@ -138,7 +138,8 @@ class SearchTest {
 
   @Test
   void aDutyThatNothingServesFindsNothing() {
-    Design poor = barrow.withDuty(barrow.duty().withBounds(new Bounds(0.5, 10.0)));
+    Design poor =
+        barrow.withDuty(barrow.duty().withBounds(Bounds.NONE.withMass(0.5).withBudget(10.0)));
     assertThat(Search.of(poor, Shipped.cells(), Weights.EVEN).candidates()).isEmpty();
   }
 
@@ -146,5 +147,22 @@ class SearchTest {
   void weightsBelowNothingAreRefused() {
     assertThatThrownBy(() -> new Weights(-1, 0, 0, 0, 0))
         .hasMessageContaining("Weight of mass is −1");
+  }
+
+  @Test
+  void theSchoolsAreTheBestOfTheirKind() {
+    Search found = Search.of(barrow, Shipped.cells(), Weights.EVEN);
+    Schools schools = Schools.of(found);
+    assertThat(schools.contests()).hasSize(2);
+    Schools.Contest cells = schools.contests().getFirst();
+    Candidate energy = cells.one().best().orElseThrow();
+    Candidate power = cells.other().best().orElseThrow();
+    assertThat(energy.design().pack().cell().currents().continuous())
+        .isLessThanOrEqualTo(3.5 * energy.design().pack().cell().capacity());
+    assertThat(found.candidates())
+        .allMatch(c -> c.score() >= Math.min(energy.score(), power.score()));
+    Schools.Contest volts = schools.contests().get(1);
+    assertThat(volts.one().best().orElseThrow().design().pack().series()).isEqualTo(13);
+    assertThat(volts.other().best().orElseThrow().design().pack().series()).isEqualTo(12);
   }
 }

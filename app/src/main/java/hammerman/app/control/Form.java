@@ -14,13 +14,14 @@ import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -73,21 +74,26 @@ public final class Form {
 
   /** Adds a heading. */
   public Form section(String title) {
+    return sectionWhen(title, p -> true);
+  }
+
+  /** Adds a heading that is only shown while it applies. */
+  public Form sectionWhen(String title, Predicate<Project> applies) {
     Label label = new Label(title);
     label.getStyleClass().add("section-title");
     label.setMaxWidth(Double.MAX_VALUE);
-    if (!column.getChildren().isEmpty()) {
-      Region gap = new Region();
-      gap.setMinHeight(5);
-      column.getChildren().add(gap);
-    }
-    column.getChildren().add(label);
-    return this;
+    VBox.setMargin(label, new Insets(column.getChildren().isEmpty() ? 0 : 8, 0, 0, 0));
+    return addWhen(label, applies);
   }
 
-  /** Adds any node. */
-  public Form add(Node node) {
+  /** Adds any node, shown while it applies. */
+  public Form addWhen(Node node, Predicate<Project> applies) {
     column.getChildren().add(node);
+    follow(
+        p -> {
+          node.setVisible(applies.test(p));
+          node.setManaged(applies.test(p));
+        });
     return this;
   }
 
@@ -122,7 +128,7 @@ public final class Form {
     return this;
   }
 
-  /** Adds a field that may be left empty. */
+  /** Adds a field that may be left empty; its prompt is “any”. */
   public Form optional(
       String name,
       Unit unit,
@@ -149,30 +155,10 @@ public final class Form {
   /** Adds a field for a short text. */
   public Form text(
       String name, Function<Project, String> read, BiFunction<Project, String, Project> write) {
-    TextField field = new TextField();
-    field.setAccessibleText(name);
-    field.setId(id(name));
-    Label complaint = complaint();
-    Runnable apply =
-        () -> {
-          try {
-            session.edit(name, station, p -> write.apply(p, field.getText().strip()));
-            complaint.setText("");
-          } catch (InvalidValue e) {
-            complaint.setText(e.getMessage());
-          }
-        };
-    onCommit(field, apply);
+    TypedField field =
+        new TypedField(name, text -> edited(name, p -> write.apply(p, text.strip())));
     HBox.setHgrow(field, Priority.ALWAYS);
-    row(name, field, "", complaint, p -> true);
-    follow(
-        p -> {
-          String shown = read.apply(p);
-          if (!shown.equals(field.getText())) {
-            field.setText(shown);
-          }
-        });
-    return this;
+    return typed(name, field, "", read);
   }
 
   /** Adds a choice among a few values. */
@@ -209,23 +195,30 @@ public final class Form {
 
   /** Adds a field for two sizes typed as “0.15x8”, in mm. */
   public Form crossSection(String name, Function<Project, String> read, TwoSizes write) {
-    TextField field = new TextField();
+    TypedField field = new TypedField(name, text -> applySizes(name, text, write));
     field.getStyleClass().add("number");
     field.setAccessibleText(name + ", thickness by width in mm");
-    field.setId(id(name));
     field.setPrefWidth(fieldWidth);
+    return typed(name, field, "mm", read);
+  }
+
+  private Form typed(String name, TypedField field, String unit, Function<Project, String> read) {
+    field.setId(id(name));
     Label complaint = complaint();
-    Runnable apply = () -> complaint.setText(applySizes(name, field.getText(), write));
-    onCommit(field, apply);
-    row(name, field, "mm", complaint, p -> true);
-    follow(
-        p -> {
-          String shown = read.apply(p);
-          if (!shown.equals(field.getText())) {
-            field.setText(shown);
-          }
-        });
+    complaint.textProperty().bind(field.complaintProperty());
+    row(name, field, unit, complaint, p -> true);
+    follow(p -> field.show(read.apply(p)));
     return this;
+  }
+
+  /** Makes an edit; returns an empty text, or why it was refused. */
+  private String edited(String name, UnaryOperator<Project> change) {
+    try {
+      session.edit(name, station, change);
+      return "";
+    } catch (InvalidValue e) {
+      return String.valueOf(e.getMessage());
+    }
   }
 
   /** Takes a thickness and a width, in m. */
@@ -241,12 +234,7 @@ public final class Form {
         || !(QuantityText.read(sizes.group(2), Unit.MILLIMETRE) instanceof Reading.Understood b)) {
       return "“" + text + "” is not a strip size; type thickness × width, such as “0.15x8”.";
     }
-    try {
-      session.edit(name, station, p -> write.apply(p, a.core(), b.core()));
-      return "";
-    } catch (InvalidValue e) {
-      return e.getMessage();
-    }
+    return edited(name, p -> write.apply(p, a.core(), b.core()));
   }
 
   private void field(
@@ -293,14 +281,7 @@ public final class Form {
     row.getStyleClass().add("field-row");
     row.setAlignment(Pos.CENTER_LEFT);
     VBox both = new VBox(2, row, complaint);
-    column.getChildren().add(both);
-    followers.add(
-        p -> {
-          both.setVisible(applies.test(p));
-          both.setManaged(applies.test(p));
-        });
-    both.setVisible(applies.test(session.project()));
-    both.setManaged(applies.test(session.project()));
+    addWhen(both, applies);
   }
 
   private void follow(Consumer<Project> follower) {
@@ -323,19 +304,6 @@ public final class Form {
           name, String.valueOf(value), "it must be a whole number", "Type a count.");
     }
     return (int) value;
-  }
-
-  /** Has a field commit its text on Enter and when it is left. */
-  public static void onCommit(TextField field, Runnable commit) {
-    field.setOnAction(e -> commit.run());
-    field
-        .focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (!is) {
-                commit.run();
-              }
-            });
   }
 
   /** Returns the id that a field of this name has in the scene. */

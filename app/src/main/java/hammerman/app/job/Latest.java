@@ -67,6 +67,15 @@ public final class Latest {
             });
   }
 
+  /** Gives up what is running; its result is not delivered. */
+  public void cancel() {
+    request++;
+    if (current != null) {
+      current.cancel(true);
+    }
+    busy.set(false);
+  }
+
   private void finish(long mine, Runnable deliver) {
     if (mine == request) {
       deliver.run();

@@ -122,6 +122,11 @@ public final class Pen {
     words(role, size, x, y, text);
   }
 
+  /** Writes words that end at a point, on a patch of paper. */
+  public void tagBefore(Role role, double size, double x, double y, String text) {
+    tag(role, size, x - width(size, text), y, text);
+  }
+
   /** Writes words centred on a point. */
   public void centred(Role role, double size, double x, double y, String text) {
     write(role, font(WORDS, size), TextAlignment.CENTER, x, y, text);

@@ -26,7 +26,8 @@ import org.jspecify.annotations.Nullable;
  * the background, and the last good one stays until the new one is there.
  */
 public final class Session {
-  private final CellLibrary library = Shipped.cells();
+  private final CellLibrary shipped = Shipped.cells();
+  private final Shelf shelf;
   private final History<Project> history = new History<>();
   private final Latest forecasting = new Latest("forecast");
   private final Recovery recovery;
@@ -51,9 +52,11 @@ public final class Session {
    * Starts with an empty project.
    *
    * @param recovery where copies against a crash go
+   * @param shelf the user's own cells
    */
-  public Session(Recovery recovery) {
+  public Session(Recovery recovery, Shelf shelf) {
     this.recovery = recovery;
+    this.shelf = shelf;
     Project first = Shipped.starter();
     project = new ReadOnlyObjectWrapper<>(this, "project", first);
     forecast = new ReadOnlyObjectWrapper<>(this, "forecast", Forecast.of(first.design()));
@@ -85,9 +88,14 @@ public final class Session {
     return state.getReadOnlyProperty();
   }
 
-  /** Returns the cells to choose from. */
+  /** Returns the cells to choose from: the user's own, then the starter library. */
   public CellLibrary library() {
-    return library;
+    return shipped.with(shelf.cellsProperty().get().cells());
+  }
+
+  /** Returns the user's own cells. */
+  public Shelf shelf() {
+    return shelf;
   }
 
   /**

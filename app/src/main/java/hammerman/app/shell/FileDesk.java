@@ -1,36 +1,47 @@
 package hammerman.app.shell;
 
+import hammerman.app.control.FileAsk;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
 import hammerman.project.ProjectFile;
 import hammerman.project.UnreadableProject;
-import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
-import javafx.stage.FileChooser;
 import javafx.stage.Window;
 import org.jspecify.annotations.Nullable;
 
 /** Opening, saving and leaving, with the questions that go with them. */
 final class FileDesk {
   private final Session session;
+  private static final FileAsk.Kind PROJECTS =
+      new FileAsk.Kind("Hammerman projects", List.of("*" + ProjectFile.EXTENSION, "*.json"));
+
   private final Settings settings;
+  private final FileAsk ask;
   private final Consumer<String> tell;
   private final Consumer<String> complain;
 
   /**
+   * @param ask asks for files
    * @param tell takes a sentence about what was done
    * @param complain takes a sentence about what went wrong
    */
-  FileDesk(Session session, Settings settings, Consumer<String> tell, Consumer<String> complain) {
+  FileDesk(
+      Session session,
+      Settings settings,
+      FileAsk ask,
+      Consumer<String> tell,
+      Consumer<String> complain) {
     this.session = session;
     this.settings = settings;
+    this.ask = ask;
     this.tell = tell;
     this.complain = complain;
   }
@@ -52,10 +63,7 @@ final class FileDesk {
 
   void open(@Nullable Window owner) {
     if (mayLeave(owner)) {
-      File chosen = chooser("Open a project").showOpenDialog(owner);
-      if (chosen != null) {
-        openFile(chosen.toPath());
-      }
+      ask.open("Open a project", PROJECTS).ifPresent(this::openFile);
     }
   }
 
@@ -71,17 +79,16 @@ final class FileDesk {
   }
 
   /** Saves where it was last saved, or asks. */
-  boolean save(@Nullable Window owner) {
+  boolean save() {
     Path file = session.stateProperty().get().file();
-    return file == null ? saveAs(owner) : saveTo(file);
+    return file == null ? saveAs() : saveTo(file);
   }
 
-  boolean saveAs(@Nullable Window owner) {
-    FileChooser chooser = chooser("Save the project");
-    chooser.setInitialFileName(
-        session.project().name().replaceAll("[^\\w -]+", "").strip() + ProjectFile.EXTENSION);
-    File chosen = chooser.showSaveDialog(owner);
-    return chosen != null && saveTo(named(chosen.toPath()));
+  boolean saveAs() {
+    String name = session.project().name().replaceAll("[^\\w -]+", "").strip();
+    return ask.save("Save the project", PROJECTS, name + ProjectFile.EXTENSION)
+        .filter(file -> saveTo(named(file)))
+        .isPresent();
   }
 
   /** Saves to a file without asking. */
@@ -117,28 +124,12 @@ final class FileDesk {
     alert.setTitle("Hammerman");
     alert.initOwner(owner);
     Optional<ButtonType> answer = alert.showAndWait();
-    return answer.isPresent() && (answer.get() == discard || (answer.get() == save && save(owner)));
+    return answer.isPresent() && (answer.get() == discard || (answer.get() == save && save()));
   }
 
   private void remember(Path file) {
     settings.addRecent(file);
     settings.save();
-  }
-
-  private FileChooser chooser(String title) {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle(title);
-    chooser
-        .getExtensionFilters()
-        .addAll(
-            new FileChooser.ExtensionFilter(
-                "Hammerman projects", "*" + ProjectFile.EXTENSION, "*.json"),
-            new FileChooser.ExtensionFilter("All files", "*"));
-    File folder = new File(settings.text("folder", System.getProperty("user.home")));
-    if (folder.isDirectory()) {
-      chooser.setInitialDirectory(folder);
-    }
-    return chooser;
   }
 
   private static Path named(Path file) {

@@ -1,6 +1,6 @@
 package hammerman.app.shell;
 
-import hammerman.app.job.Latest;
+import hammerman.app.control.FileAsk;
 import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
@@ -14,8 +14,6 @@ import hammerman.app.station.stack.StackStation;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
-import hammerman.forecast.Headline;
-import hammerman.project.Project;
 import hammerman.project.UnreadableProject;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -64,9 +62,8 @@ public final class Frame {
   private final Button undo = tool("Undo", "undo");
   private final Button redo = tool("Redo", "redo");
   private final List<StationView> views;
-  private final FileDesk files;
+  private final FileDesk desk;
   private final List<Command> commands;
-  private final Latest comparing = new Latest("compare");
   private StationView current;
   private Theme theme;
 
@@ -78,13 +75,23 @@ public final class Frame {
    * @param recovery where copies against a crash lie
    */
   public Frame(Session session, Settings settings, Recovery recovery) {
+    this(session, settings, recovery, null);
+  }
+
+  /**
+   * Builds the frame with a way of its own to ask for files.
+   *
+   * @param ask asks for files; the system's dialogs if absent
+   */
+  public Frame(Session session, Settings settings, Recovery recovery, @Nullable FileAsk ask) {
     this.session = session;
     this.settings = settings;
     this.recovery = recovery;
     theme = settings.text("theme", "day").equals("night") ? Theme.NIGHT : Theme.DAY;
     line = new LineBar(session, this::go);
     rail = new Rail(this::go);
-    Bench bench = new Bench(session, this::showWorking);
+    FileAsk files = ask == null ? new Dialogs(settings, this::window) : ask;
+    Bench bench = new Bench(session, settings, files, this::showWorking);
     plate = new Nameplate(bench);
     views =
         List.of(
@@ -94,7 +101,7 @@ public final class Frame {
             new GuardStation(bench),
             new ForecastStation(bench));
     current = views.getFirst();
-    files = new FileDesk(session, settings, this::tell, this::complain);
+    desk = new FileDesk(session, settings, files, this::tell, this::complain);
     commands = commands();
     root.getChildren().addAll(sheet(), overlay);
     zoom = new Zoom(root, settings.number("scale", 1));
@@ -125,8 +132,14 @@ public final class Frame {
   }
 
   /** Shows how a figure came about. */
-  public void showWorking(Headline headline) {
-    rail.showWorking(headline);
+  public void showWorking(Bench.Working working) {
+    rail.showWorking(working);
+  }
+
+  /** Goes to a view of a station by its id. */
+  public void go(Station station, String view) {
+    go(station);
+    current.showView(view);
   }
 
   /** Shows the judgements again. */
@@ -153,17 +166,17 @@ public final class Frame {
 
   /** Opens a file; says why if it cannot be used. */
   public void open(Path file) {
-    files.openFile(file);
+    desk.openFile(file);
   }
 
   /** Saves to a file; says why if it cannot. */
   public void save(Path file) {
-    files.saveTo(file);
+    desk.saveTo(file);
   }
 
   /** Whether the window may close; asks about unsaved work. */
   public boolean mayClose() {
-    return files.mayLeave(window());
+    return desk.mayLeave(window());
   }
 
   private void show(Forecast forecast) {
@@ -232,8 +245,8 @@ public final class Frame {
             MenuItem item = new MenuItem("Open " + recent.getFileName());
             item.setOnAction(
                 a -> {
-                  if (files.mayLeave(window())) {
-                    files.openFile(recent);
+                  if (desk.mayLeave(window())) {
+                    desk.openFile(recent);
                   }
                 });
             items.add(item);
@@ -246,16 +259,16 @@ public final class Frame {
 
   private List<Command> commands() {
     List<Command> list = new ArrayList<>();
-    list.add(Command.of("New project", KeyCode.N, () -> files.begin(window())));
-    list.add(Command.of("Open a project", KeyCode.O, () -> files.open(window())));
-    list.add(Command.of("Save", KeyCode.S, () -> files.save(window())));
-    list.add(Command.withShift("Save under another name", KeyCode.S, () -> files.saveAs(window())));
-    list.add(Command.of("Load the worked example", () -> files.example(window())));
+    list.add(Command.of("New project", KeyCode.N, () -> desk.begin(window())));
+    list.add(Command.of("Open a project", KeyCode.O, () -> desk.open(window())));
+    list.add(Command.of("Save", KeyCode.S, () -> desk.save()));
+    list.add(Command.withShift("Save under another name", KeyCode.S, () -> desk.saveAs()));
+    list.add(Command.of("Load the worked example", () -> desk.example(window())));
     list.add(Command.of("Undo", KeyCode.Z, session::undo));
     list.add(Command.withShift("Redo", KeyCode.Z, session::redo));
     list.add(Command.of("What if: copy this variant", KeyCode.D, this::copyVariant));
     list.add(Command.of("Next variant", KeyCode.PAGE_DOWN, this::nextVariant));
-    list.add(Command.of("Compare the variants", KeyCode.M, this::compare));
+    list.add(Command.of("Compare the variants", KeyCode.M, () -> go(Station.STACK, "variants")));
     list.add(Command.of("Remove this variant", this::removeVariant));
     KeyCode[] digits = {
       KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5
@@ -289,12 +302,6 @@ public final class Frame {
 
   private void explain() {
     overlay.help(current.station().label() + ": " + current.station().question(), current.help());
-  }
-
-  /** Shows the variants side by side. */
-  public void compare() {
-    Project project = session.project();
-    comparing.submit(() -> Comparison.columns(project), overlay::compare);
   }
 
   private void copyVariant() {

@@ -1,7 +1,7 @@
 package hammerman.app.shell;
 
 import hammerman.app.control.FigureView;
-import hammerman.app.control.Form;
+import hammerman.app.control.TypedField;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.finding.Station;
@@ -15,7 +15,6 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -24,7 +23,7 @@ import javafx.scene.layout.VBox;
 /** The nameplate: the pack in one strip. */
 final class Nameplate extends HBox {
   private final Session session;
-  private final TextField name = new TextField();
+  private final TypedField name = new TypedField("Name of the project", this::rename);
   private final Label variant = new Label();
   private final Label counts = new Label();
   private final Label chemistry = new Label();
@@ -35,9 +34,7 @@ final class Nameplate extends HBox {
     getStyleClass().add("plate");
     name.getStyleClass().add("pack-name");
     name.setId("pack-name");
-    name.setAccessibleText("Name of the project");
     name.setPrefWidth(190);
-    Form.onCommit(name, this::rename);
     variant.getStyleClass().add("variant");
     variant.setId("variant");
     counts.getStyleClass().add("counts");
@@ -57,9 +54,7 @@ final class Nameplate extends HBox {
   }
 
   void show(Project project) {
-    if (!name.getText().equals(project.name())) {
-      name.setText(project.name());
-    }
+    name.show(project.name());
     int of = project.variants().size();
     variant.setText(
         project.variant().name()
@@ -68,7 +63,7 @@ final class Nameplate extends HBox {
 
   void show(Forecast f) {
     Pack pack = f.design().pack();
-    counts.setText(pack.series() + "S" + pack.parallel() + "P");
+    counts.setText(pack.counts());
     chemistry.setText(pack.cell().name() + " · " + pack.cell().chemistry().label());
     figures.forEach((headline, view) -> view.show(Workings.figure(headline, f)));
   }
@@ -79,11 +74,12 @@ final class Nameplate extends HBox {
     getChildren().add(view);
   }
 
-  private void rename() {
+  private String rename(String typed) {
     try {
-      session.edit("Name", Station.DUTY, p -> p.withName(name.getText().strip()));
+      session.edit("Name", Station.DUTY, p -> p.withName(typed.strip()));
+      return "";
     } catch (InvalidValue e) {
-      name.setText(session.project().name());
+      return String.valueOf(e.getMessage());
     }
   }
 

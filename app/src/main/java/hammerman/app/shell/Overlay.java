@@ -114,22 +114,6 @@ final class Overlay extends StackPane {
     open(close, heading, words, close);
   }
 
-  /** Opens variants side by side. */
-  void compare(List<Comparison.Column> columns) {
-    Label heading = new Label("The variants, side by side");
-    heading.getStyleClass().add("question");
-    Label words =
-        new Label(
-            columns.size() > 1
-                ? "≠ marks what differs. The first is the one being worked on."
-                : "There is one variant only: Ctrl+D copies it, the search in Stack makes others.");
-    words.getStyleClass().add("answer");
-    Button close = new Button("Close");
-    close.getStyleClass().add("act");
-    close.setOnAction(e -> close());
-    open(close, heading, words, new Comparison(columns), close);
-  }
-
   private void open(Node focus, Node... content) {
     if (!isVisible() && getScene() != null) {
       focusBefore = getScene().getFocusOwner();

@@ -1,11 +1,10 @@
 package hammerman.app.shell;
 
+import hammerman.app.station.Bench;
 import hammerman.finding.Derivation;
 import hammerman.finding.Judgement;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
-import hammerman.forecast.Headline;
-import hammerman.forecast.Workings;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
@@ -26,7 +25,7 @@ final class Rail extends VBox {
   private final Label heading = new Label();
   private final VBox list = new VBox(8);
   private List<Judgement> shown = List.of();
-  private @Nullable Headline working;
+  private Bench.@Nullable Working working;
   private @Nullable Forecast forecast;
 
   Rail(Consumer<Station> go) {
@@ -53,11 +52,11 @@ final class Rail extends VBox {
   }
 
   /** Shows how a figure came about until the judgements are asked for again. */
-  void showWorking(Headline headline) {
-    working = headline;
+  void showWorking(Bench.Working of) {
+    working = of;
     if (forecast != null) {
       heading.setText("How this figure came about");
-      list.getChildren().setAll(working(Workings.of(headline, forecast)));
+      list.getChildren().setAll(working(of.of(forecast)));
     }
   }
 
@@ -74,7 +73,8 @@ final class Rail extends VBox {
   }
 
   private static String summary(List<Judgement> judgements) {
-    return "Judgements: " + (judgements.isEmpty() ? "nothing to object to" : Tally.of(judgements));
+    return "Judgements: "
+        + (judgements.isEmpty() ? "nothing to object to" : Judgement.tally(judgements));
   }
 
   private Node card(Judgement j) {

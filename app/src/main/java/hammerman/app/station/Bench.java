@@ -1,19 +1,33 @@
 package hammerman.app.station;
 
 import hammerman.app.control.FigureView;
+import hammerman.app.control.FileAsk;
 import hammerman.app.session.Session;
+import hammerman.app.session.Settings;
+import hammerman.finding.Derivation;
+import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
+import hammerman.forecast.Workings;
 import java.util.function.Consumer;
 
 /**
  * What every station is given.
  *
  * @param session the project being worked on
+ * @param settings what is remembered between starts
+ * @param files asks for files
  * @param showWorking shows how a figure came about
  */
-public record Bench(Session session, Consumer<Headline> showWorking) {
+public record Bench(
+    Session session, Settings settings, FileAsk files, Consumer<Working> showWorking) {
+  /** How a figure of a forecast came about. */
+  @FunctionalInterface
+  public interface Working {
+    Derivation of(Forecast forecast);
+  }
+
   /** Returns a figure whose working can be shown. */
   public FigureView figure(String name, Headline headline) {
-    return new FigureView(name, () -> showWorking.accept(headline));
+    return new FigureView(name, () -> showWorking.accept(f -> Workings.of(headline, f)));
   }
 }

@@ -15,6 +15,11 @@ public interface StationView {
   /** Shows a forecast; called while the page is visible, and when it becomes so. */
   void show(Forecast forecast);
 
+  /** Goes to one of the page's views by its id; a page without views has none. */
+  default void showView(String id) {
+    throw new IllegalArgumentException(station().label() + " has no view " + id);
+  }
+
   /** Explains the page in a few sentences. */
   String help();
 }

@@ -6,6 +6,7 @@ import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.duty.Load;
+import hammerman.duty.Segment;
 import hammerman.duty.Task;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -34,8 +35,8 @@ final class DutyTrace extends Picture {
     double most = 1;
     double least = 0;
     for (Load.Step s : load.steps()) {
-      most = Math.max(most, watts(s));
-      least = Math.min(least, watts(s));
+      most = Math.max(most, flow(s));
+      least = Math.min(least, flow(s));
     }
     double seconds = load.roundDuration();
     boolean hours = seconds > 5400;
@@ -43,13 +44,14 @@ final class DutyTrace extends Picture {
     Scale x = new Scale(0, seconds / unit, 48, width - 14);
     Scale y = new Scale(least * 1.15, most * 1.18, height - 26, 26);
     Plot plot = new Plot(pen, x, y);
-    plot.vertical("Power at the battery, W");
+    boolean power = load.steps().getFirst().demand() instanceof Load.Power;
+    plot.vertical(power ? "Power at the battery, W" : "Current out of the battery, A");
     bars(pen, load.steps(), x, y, unit);
     plot.horizontal(hours ? "Time, h" : "Time, min");
     pen.line(Role.INK, 1, x.from(), y.at(0), x.to(), y.at(0));
     names(pen, x, y, unit);
-    double mean = load.steps().stream().mapToDouble(s -> watts(s) * s.duration()).sum() / seconds;
-    plot.level(Role.SOFT, mean, "mean " + Figures.of(mean, Unit.WATT), true);
+    double mean = load.steps().stream().mapToDouble(s -> flow(s) * s.duration()).sum() / seconds;
+    plot.level(Role.SOFT, mean, "mean " + Figures.of(mean, power ? Unit.WATT : Unit.AMPERE), true);
   }
 
   private static void bars(Pen pen, List<Load.Step> steps, Scale x, Scale y, double unit) {
@@ -57,12 +59,12 @@ final class DutyTrace extends Picture {
     for (Load.Step s : steps) {
       double left = x.at(t / unit);
       double right = x.at((t + s.duration()) / unit);
-      double top = y.at(Math.max(0, watts(s)));
-      double bottom = y.at(Math.min(0, watts(s)));
-      Role wash = watts(s) < 0 ? Role.COOL_WASH : Role.HOT_WASH;
-      Role edge = watts(s) < 0 ? Role.COOL : Role.HOT;
+      double top = y.at(Math.max(0, flow(s)));
+      double bottom = y.at(Math.min(0, flow(s)));
+      Role wash = flow(s) < 0 ? Role.COOL_WASH : Role.HOT_WASH;
+      Role edge = flow(s) < 0 ? Role.COOL : Role.HOT;
       pen.fill(wash, left, top, right - left, bottom - top);
-      double level = watts(s) < 0 ? bottom : top;
+      double level = flow(s) < 0 ? bottom : top;
       pen.line(edge, 2, left, level, right, level);
       t += s.duration();
     }
@@ -74,18 +76,23 @@ final class DutyTrace extends Picture {
       return;
     }
     double t = 0;
-    for (Task.Segment s : round.segments()) {
+    for (Segment s : round.segments()) {
       double left = x.at(t / unit);
       double right = x.at((t + s.duration()) / unit);
       if (pen.width(Pen.TEXT, s.name()) < right - left - 4) {
-        double at = s.power() < 0 ? y.at(s.power()) + 9 : y.at(s.power()) - 9;
+        double watts = s.power(round.vehicle());
+        double at = watts < 0 ? y.at(watts) + 9 : y.at(watts) - 9;
         pen.centred(Role.INK, Pen.TEXT, 0.5 * (left + right), at, s.name());
       }
       t += s.duration();
     }
   }
 
-  private static double watts(Load.Step s) {
-    return s.demand() instanceof Load.Power p ? p.watts() : 0;
+  /** Power in W, or current in A where the load is one of current. */
+  private static double flow(Load.Step s) {
+    return switch (s.demand()) {
+      case Load.Power p -> p.watts();
+      case Load.Current c -> c.amperes();
+    };
   }
 }

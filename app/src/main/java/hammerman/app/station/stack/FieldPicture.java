@@ -6,6 +6,7 @@ import hammerman.app.picture.Role;
 import hammerman.finding.Judgement;
 import hammerman.finding.Severity;
 import hammerman.forecast.StackField;
+import hammerman.forecast.StackField.Measure;
 import hammerman.forecast.StackField.Square;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -30,6 +31,7 @@ final class FieldPicture extends Picture {
   private final ReadOnlyObjectWrapper<@Nullable Square> pointed =
       new ReadOnlyObjectWrapper<>(this, "pointed");
   private @Nullable StackField field;
+  private Optional<Measure> contours = Optional.empty();
   private int series;
   private int parallel;
 
@@ -59,6 +61,11 @@ final class FieldPicture extends Picture {
     field = value;
     series = chosenSeries;
     parallel = chosenParallel;
+    redraw();
+  }
+
+  void showContours(Optional<Measure> value) {
+    contours = value;
     redraw();
   }
 
@@ -142,6 +149,10 @@ final class FieldPicture extends Picture {
         LEFT + (width - LEFT) / 2,
         height - 9,
         "Groups in series → more voltage");
+    if (contours.isPresent()) {
+      new Contours(field, contours.get())
+          .draw(pen, LEFT + 0.5 * w, w, height - BOTTOM - 0.5 * h, -h);
+    }
     outline(pen, series, parallel, Role.INK, 3, w, h, height);
     Square p = pointed.get();
     if (p != null) {

@@ -1,101 +1,40 @@
 package hammerman.app.station.stack;
 
-import hammerman.app.control.Facts;
-import hammerman.app.control.FigureView;
-import hammerman.app.control.Form;
-import hammerman.app.control.Stepper;
-import hammerman.app.job.Latest;
+import hammerman.app.control.Views;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
-import hammerman.design.Design;
-import hammerman.finding.Judgement;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
-import hammerman.forecast.Headline;
-import hammerman.forecast.StackField;
-import hammerman.forecast.StackField.Square;
-import hammerman.forecast.Workings;
-import hammerman.pack.ConductorMaterial;
-import hammerman.pack.Cooling;
 import hammerman.pack.Pack;
-import hammerman.project.Project;
-import hammerman.unit.Figures;
-import hammerman.unit.Unit;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.function.UnaryOperator;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
-import org.jspecify.annotations.Nullable;
 
-/** The page of station Stack: the field, the counts, strip and box. */
+/** The page of station Stack: the field of counts, the search, the schools, the variants. */
 public final class StackStation implements StationView {
   private final Session session;
   private final Page page;
-  private final FieldPicture field;
-  private final Label reason = new Label();
-  private final Stepper series;
-  private final Stepper parallel;
-  private final FigureView perCell;
-  private final FigureView continuous;
-  private final FigureView sag;
-  private final Latest fields = new Latest("stack-field");
-  private final Facts steps = new Facts("fact-value", "fact-value", "fact-value", "answer");
-  private final SearchSheet search;
-  private @Nullable Forecast shown;
+  private final Views views = new Views();
+  private final FieldView field;
+  private final SearchView search;
+  private final VariantsView variants;
 
   public StackStation(Bench bench) {
     session = bench.session();
-    field = new FieldPicture(this::choose);
-    field.pointedProperty().addListener((o, was, is) -> reason());
-    reason.getStyleClass().add("answer");
-    reason.setId("field-reason");
-    reason.setMinHeight(36);
-    reason.setMaxWidth(Double.MAX_VALUE);
-    search = new SearchSheet(session);
-    VBox map = new VBox(6, field, reason);
-    VBox.setVgrow(field, Priority.ALWAYS);
-    StackPane views = new StackPane(map);
-    VBox.setVgrow(views, Priority.ALWAYS);
-    ToggleButton byMap =
-        view("This cell, all counts", "view-field", () -> views.getChildren().setAll(map));
-    ToggleButton bySearch =
-        view(
-            "All cells, ranked",
-            "view-search",
-            () -> {
-              views.getChildren().setAll(search);
-              search.show(session.project().design());
-            });
-    ToggleGroup group = new ToggleGroup();
-    group.getToggles().addAll(byMap, bySearch);
-    byMap.setSelected(true);
-    VBox left = new VBox(8, new HBox(byMap, bySearch), views);
-    HBox.setHgrow(left, Priority.ALWAYS);
+    field = new FieldView(bench, this::answer);
+    SchoolsView schools = new SchoolsView(session);
+    search = new SearchView(session, schools::show);
+    variants = new VariantsView(session);
+    views
+        .add("This cell, all counts", "field", field, () -> show(forecast()))
+        .add("All cells, ranked", "search", search, () -> show(forecast()))
+        .add("Schools", "schools", schools, () -> show(forecast()))
+        .add("Variants", "variants", variants, () -> show(forecast()));
+    page = new Page(Station.STACK, views);
+  }
 
-    series = new Stepper("In series", n -> choose(n, pack().parallel()));
-    parallel = new Stepper("In parallel", n -> choose(pack().series(), n));
-    perCell = bench.figure("Per cell, hardest moment", Headline.CURRENT_PER_CELL);
-    continuous = bench.figure("Heaviest ten minutes", Headline.CONTINUOUS_CURRENT);
-    sag = bench.figure("Hardest moment at 20 %", Headline.SAG);
-    VBox right =
-        new VBox(
-            10,
-            new HBox(14, series, parallel),
-            new VBox(0, perCell, continuous, sag),
-            build().node(),
-            new VBox(4, Page.heading("One step away"), steps));
-    right.setMinWidth(292);
-    right.setMaxWidth(292);
-    page = new Page(Station.STACK, new HBox(20, left, right));
+  private Forecast forecast() {
+    return session.forecastProperty().get();
   }
 
   @Override
@@ -109,26 +48,28 @@ public final class StackStation implements StationView {
   }
 
   @Override
+  public void showView(String id) {
+    views.show(id);
+  }
+
+  @Override
   public void show(Forecast f) {
-    shown = f;
-    Pack pack = f.design().pack();
-    series.show(pack.series());
-    parallel.show(pack.parallel());
-    perCell.show(Workings.figure(Headline.CURRENT_PER_CELL, f));
-    continuous.show(Workings.figure(Headline.CONTINUOUS_CURRENT, f));
-    sag.show(Workings.figure(Headline.SAG, f));
-    Design design = f.design();
-    if (search.getParent() != null) {
-      search.show(design);
+    if (views.isShown("field")) {
+      field.show(f);
+    } else if (views.isShown("variants")) {
+      variants.show();
+    } else if (views.isShown("search") || views.isShown("schools")) {
+      search.show(f.design());
     }
-    fields.submit(
-        () -> StackField.of(design),
-        made -> {
-          field.show(made, pack.series(), pack.parallel());
-          answer(made, pack);
-          steps(made, pack);
-          reason();
-        });
+    answer();
+  }
+
+  private void answer() {
+    if (page == null) {
+      return;
+    }
+    Pack pack = forecast().design().pack();
+    page.answer(pack.counts() + " of " + pack.cell().name() + ". " + field.summary());
   }
 
   @Override
@@ -139,138 +80,14 @@ public final class StackStation implements StationView {
 
     Each square is one pair of counts, run through the whole duty. A plain square serves; a hatched one \
     is stopped by the word in it. Click a square or use the arrows and Enter. The BMS count and the charge \
-    voltage follow the series count.
+    voltage follow the series count. Contours show where energy, mass, cost, sag or time to the \
+    temperature limit are the same.
 
-    “All cells, ranked” tries every cell of the library at every count and ranks what serves; press a row \
-    to make it a variant beside the present one.
+    “All cells, ranked” tries every cell of the library at every count and ranks what serves by your \
+    weights; press a row to make it a variant beside the present one. “Schools” sets the best of either \
+    side against each other. “Variants” keeps what you tried, side by side.
 
     Strips are counted as one from each cell to its neighbour; the box as one layer with 5 mm of wall.\
     """;
-  }
-
-  private static ToggleButton view(String words, String id, Runnable show) {
-    ToggleButton button = new ToggleButton(words);
-    button.setId(id);
-    button.getStyleClass().add("segment");
-    button.setOnAction(
-        e -> {
-          button.setSelected(true);
-          show.run();
-        });
-    return button;
-  }
-
-  private void answer(StackField made, Pack pack) {
-    long serving = made.squares().stream().filter(s -> !s.stopped()).count();
-    page.answer(
-        "%dS%dP of %s. %d of the %d pairs around it serve the duty without a stop."
-            .formatted(
-                pack.series(),
-                pack.parallel(),
-                pack.cell().name(),
-                serving,
-                made.squares().size()));
-    made.squares().stream()
-        .filter(s -> s.worst().isEmpty())
-        .min((a, b) -> Double.compare(a.mass(), b.mass()))
-        .ifPresent(
-            s ->
-                field.setAccessibleHelp(
-                    "lightest that serves: " + s.series() + "S" + s.parallel() + "P"));
-  }
-
-  /** What one group or one parallel cell more or less would change. */
-  private void steps(StackField made, Pack now) {
-    List<List<String>> rows = new ArrayList<>();
-    int[][] ways = {{0, 1}, {0, -1}, {1, 0}, {-1, 0}};
-    for (int[] way : ways) {
-      made.at(now.series() + way[0], now.parallel() + way[1])
-          .ifPresent(
-              s ->
-                  rows.add(
-                      List.of(
-                          s.series() + "S" + s.parallel() + "P",
-                          signed(Unit.WATT_HOUR.fromCore(s.energy() - now.energy()), 0) + " Wh",
-                          signed(s.mass() - now.mass(), 1) + " kg",
-                          s.worst().map(Judgement::word).orElse("serves"))));
-    }
-    steps.show(rows);
-  }
-
-  /** Explains the square pointed at, or the chosen one. */
-  private void reason() {
-    Square pointed = field.pointedProperty().get();
-    Forecast f = shown;
-    if (pointed == null || f == null) {
-      reason.setText(
-          "Point at a square to see what it gives and what stops it. Click it, or press Enter, to"
-              + " choose it.");
-      return;
-    }
-    Pack now = f.design().pack();
-    String trade =
-        "%dS%dP: %s, %s, cells %s (%s kg against now). "
-            .formatted(
-                pointed.series(),
-                pointed.parallel(),
-                Figures.of(pointed.energy(), Unit.WATT_HOUR),
-                Figures.of(pointed.mass(), Unit.KILOGRAM),
-                Figures.fixed(pointed.cost(), 0),
-                signed(pointed.mass() - now.mass(), 1));
-    reason.setText(
-        trade + pointed.worst().map(j -> j.title() + ". " + j.why()).orElse("Serves the duty."));
-  }
-
-  private static String signed(double value, int decimals) {
-    return (value >= 0 ? "+" : "") + Figures.fixed(value, decimals);
-  }
-
-  private Pack pack() {
-    return session.project().design().pack();
-  }
-
-  private void choose(int newSeries, int newParallel) {
-    session.editDesign(
-        "Counts " + newSeries + "S" + newParallel + "P",
-        Station.STACK,
-        d -> d.withCounts(newSeries, newParallel));
-  }
-
-  private Form build() {
-    Form form = new Form(session, Station.STACK, 118, 84);
-    form.section("Strip, cell to cell")
-        .choice(
-            "Metal",
-            List.of(ConductorMaterial.values()),
-            ConductorMaterial::label,
-            p -> p.variant().pack().strip().material(),
-            (p, v) -> pack(p, k -> k.withStrip(k.strip().withMaterial(v))))
-        .crossSection(
-            "Thickness × width",
-            p -> size(p.variant().pack()),
-            (p, t, w) -> pack(p, k -> k.withStrip(k.strip().withSize(t, w))))
-        .count(
-            "Layers",
-            p -> p.variant().pack().strip().layers(),
-            (p, n) -> pack(p, k -> k.withStrip(k.strip().withLayers(n))),
-            p -> true)
-        .section("Box")
-        .choice(
-            "Sheds heat",
-            List.of(Cooling.values()),
-            Cooling::label,
-            p -> p.variant().pack().cooling(),
-            (p, v) -> pack(p, k -> k.withCooling(v)));
-    return form;
-  }
-
-  private static String size(Pack pack) {
-    return Figures.plain(pack.strip().thickness() * 1e3)
-        + " × "
-        + Figures.plain(pack.strip().width() * 1e3);
-  }
-
-  private static Project pack(Project p, UnaryOperator<Pack> change) {
-    return p.withDesign(p.design().withPack(change.apply(p.variant().pack())));
   }
 }

@@ -2,6 +2,7 @@ package hammerman.app.station.stack;
 
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
+import hammerman.cell.CellLibrary;
 import hammerman.design.Design;
 import hammerman.finding.Station;
 import hammerman.search.Candidate;
@@ -13,12 +14,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.geometry.HPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Slider;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -27,8 +30,10 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** The search over every cell and count: a ranking, a scatter, and a press that makes a variant. */
-final class SearchSheet extends VBox {
-  private static final int ROWS = 10;
+final class SearchView extends VBox {
+  private static final int ROWS = 11;
+  private static final List<String> QUALITIES =
+      List.of("Light", "Cheap", "Lasting", "Reserve", "Cool");
 
   /** A column: its head, its text, and its order when its head is pressed. */
   private record Column(
@@ -38,76 +43,88 @@ final class SearchSheet extends VBox {
       List.of(
           new Column(
               "Cell",
-              150,
+              190,
               c -> c.design().pack().cell().name(),
               Comparator.comparing(c -> c.design().pack().cell().name())),
           new Column(
               "Counts",
-              64,
+              74,
               Candidate::counts,
               Comparator.comparingInt(c -> c.design().pack().cells())),
           new Column(
               "Wh",
-              56,
+              74,
               c -> Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
               Comparator.comparingDouble(c -> -c.design().pack().energy())),
           new Column(
-              "kg", 54, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
+              "kg", 74, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
           new Column(
               "Cost",
-              54,
+              74,
               c -> Figures.fixed(c.cost(), 0),
               Comparator.comparingDouble(Candidate::cost)),
           new Column(
               "Years",
-              54,
+              74,
               c -> Figures.fixed(c.years(), 1),
               Comparator.comparingDouble(c -> -c.years())),
           new Column(
               "Left",
-              54,
+              74,
               c -> Figures.of(c.margin(), Unit.PERCENT, 0),
               Comparator.comparingDouble(c -> -c.margin())),
           new Column(
               "Hottest",
-              62,
+              74,
               c -> Figures.of(c.peakTemperature(), Unit.CELSIUS, 0),
-              Comparator.comparingDouble(Candidate::peakTemperature)));
+              Comparator.comparingDouble(Candidate::peakTemperature)),
+          new Column(
+              "Sag to",
+              74,
+              c -> Figures.of(c.sag(), Unit.VOLT, 1),
+              Comparator.comparingDouble(c -> -c.sag())));
 
   private final Session session;
+  private final Consumer<Search> found;
   private final Latest searching = new Latest("search");
-  private final List<ToggleButton> qualities = new ArrayList<>();
+  private final List<Slider> weights = new ArrayList<>();
   private final GridPane head = line();
   private final VBox rows = new VBox();
-  private final Label found = new Label();
+  private final Label words = new Label();
+  private final ProgressBar progress = new ProgressBar(0);
+  private final Button cancel = new Button("Cancel");
   private final SearchScatter scatter = new SearchScatter();
   private Comparator<Candidate> order = Comparator.comparingDouble(Candidate::score);
   private @Nullable Search result;
   private @Nullable Design searched;
 
-  SearchSheet(Session session) {
+  /**
+   * @param found told the ranking whenever it changes
+   */
+  SearchView(Session session, Consumer<Search> found) {
     super(6);
     this.session = session;
-    HBox choose = new HBox(4);
-    for (String word : List.of("Light", "Cheap", "Lasting", "Reserve", "Cool")) {
-      ToggleButton b = new ToggleButton(word);
-      b.getStyleClass().add("segment");
-      b.setSelected(true);
-      b.setAccessibleText("Rank by " + word.toLowerCase(Locale.ROOT));
-      b.setId("rank-" + word.toLowerCase(Locale.ROOT));
-      b.setOnAction(e -> rank());
-      qualities.add(b);
-      choose.getChildren().add(b);
+    this.found = found;
+    HBox choose = new HBox(14);
+    for (String quality : QUALITIES) {
+      choose.getChildren().add(weight(quality));
     }
-    Label by = new Label("Rank by");
+    Label by = new Label("What counts");
     by.getStyleClass().add("fact-name");
-    HBox top = new HBox(8, by, choose);
+    progress.setPrefWidth(110);
+    progress.visibleProperty().bind(searching.busyProperty());
+    cancel.setId("cancel-search");
+    cancel.getStyleClass().addAll("plain", "small");
+    cancel.visibleProperty().bind(searching.busyProperty());
+    cancel.setOnAction(e -> cancel());
+    HBox top = new HBox(12, by, choose, progress, cancel);
     top.setStyle("-fx-alignment: center-left;");
     for (int c = 0; c < COLUMNS.size(); c++) {
       Column column = COLUMNS.get(c);
       Button b = new Button(column.head());
       b.getStyleClass().setAll("column-head");
       b.setAccessibleText("Sort by " + column.head());
+      b.setId("search-sort-" + c);
       b.setOnAction(
           e -> {
             order = column.order();
@@ -117,11 +134,41 @@ final class SearchSheet extends VBox {
       head.add(b, c, 0);
     }
     head.setStyle("-fx-padding: 0 9 0 9;");
-    found.getStyleClass().add("answer");
-    found.setId("search-found");
+    words.getStyleClass().add("answer");
+    words.setId("search-found");
     rows.setId("search-rows");
     VBox.setVgrow(scatter, Priority.ALWAYS);
-    getChildren().addAll(top, found, head, rows, scatter);
+    getChildren().addAll(top, words, head, rows, scatter);
+  }
+
+  private VBox weight(String quality) {
+    Slider slider = new Slider(0, 3, 1);
+    slider.setMajorTickUnit(1);
+    slider.setMinorTickCount(0);
+    slider.setSnapToTicks(true);
+    slider.setBlockIncrement(1);
+    slider.setPrefWidth(84);
+    slider.setId("rank-" + quality.toLowerCase(Locale.ROOT));
+    Label label = new Label();
+    label.getStyleClass().add("fact-name");
+    Runnable name =
+        () -> {
+          int weight = (int) Math.rint(slider.getValue());
+          label.setText(quality + " × " + weight);
+          slider.setAccessibleText("Weight of " + quality + ", " + weight);
+        };
+    slider
+        .valueProperty()
+        .addListener(
+            (o, was, is) -> {
+              name.run();
+              if (Math.rint(was.doubleValue()) != Math.rint(is.doubleValue())) {
+                rank();
+              }
+            });
+    name.run();
+    weights.add(slider);
+    return new VBox(0, label, slider);
   }
 
   /** Searches for a design's duty, unless that was just done; the list grows while it runs. */
@@ -130,17 +177,30 @@ final class SearchSheet extends VBox {
       return;
     }
     searched = design;
-    var cells = session.library();
-    Weights weights = weights();
+    progress.setProgress(0);
+    CellLibrary cells = session.library();
+    Weights chosen = weights();
+    int all = cells.cells().size() * Search.MOST_SERIES * Search.MOST_PARALLEL;
     searching.submit(
         () ->
             Search.of(
                 design,
                 cells,
-                weights,
-                soFar -> Platform.runLater(() -> take(design, soFar)),
+                chosen,
+                soFar ->
+                    Platform.runLater(
+                        () -> {
+                          progress.setProgress((double) soFar.tried() / all);
+                          take(design, soFar);
+                        }),
                 () -> Thread.currentThread().isInterrupted()),
         whole -> take(design, whole));
+  }
+
+  private void cancel() {
+    searching.cancel();
+    searched = null;
+    words.setText("Cancelled; what was found so far is below.");
   }
 
   private void take(Design design, Search search) {
@@ -159,7 +219,7 @@ final class SearchSheet extends VBox {
   }
 
   private Weights weights() {
-    double[] w = qualities.stream().mapToDouble(b -> b.isSelected() ? 1 : 0).toArray();
+    double[] w = weights.stream().mapToDouble(s -> Math.rint(s.getValue())).toArray();
     return new Weights(w[0], w[1], w[2], w[3], w[4]);
   }
 
@@ -168,12 +228,16 @@ final class SearchSheet extends VBox {
     if (search == null) {
       return;
     }
-    found.setText(
-        "%d of %d pairs serve; ● nothing beats it in everything. Press one for a variant."
-            .formatted(search.candidates().size(), search.tried()));
+    words.setText(
+        search.candidates().isEmpty()
+            ? "None of %d pairs serves the duty within its limits. Ease the mass, room or budget, or the duty."
+                .formatted(search.tried())
+            : "%d of %d pairs serve; ● nothing beats it in everything. Press one for a variant."
+                .formatted(search.candidates().size(), search.tried()));
     rows.getChildren()
         .setAll(search.candidates().stream().sorted(order).limit(ROWS).map(this::row).toList());
     scatter.show(search.candidates());
+    found.accept(search);
   }
 
   private Button row(Candidate c) {
@@ -189,13 +253,19 @@ final class SearchSheet extends VBox {
     row.setGraphic(line);
     row.getStyleClass().setAll("cell-row", "tight");
     row.setMaxWidth(Double.MAX_VALUE);
-    String name = c.design().pack().cell().name() + " " + c.counts();
+    String name = name(c);
     row.setAccessibleText("Make a variant of " + name);
-    row.setOnAction(
-        e ->
-            session.edit(
-                "Variant " + name, Station.STACK, p -> p.plusVariant(name).withDesign(c.design())));
+    row.setOnAction(e -> makeVariant(session, c));
     return row;
+  }
+
+  static String name(Candidate c) {
+    return c.design().pack().cell().name() + " " + c.counts();
+  }
+
+  static void makeVariant(Session session, Candidate c) {
+    String name = name(c);
+    session.edit("Variant " + name, Station.STACK, p -> p.plusVariant(name).withDesign(c.design()));
   }
 
   private static GridPane line() {

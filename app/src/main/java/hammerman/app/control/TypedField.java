@@ -1,0 +1,103 @@
+package hammerman.app.control;
+
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+
+/**
+ * A field that takes what people type: it keeps what was typed until it is understood, and says why
+ * it was not. Enter or leaving the field applies; Escape goes back.
+ */
+public class TypedField extends TextField {
+  private final String name;
+  private final UnaryOperator<String> taker;
+  private final ReadOnlyStringWrapper complaint = new ReadOnlyStringWrapper(this, "complaint", "");
+  private String shown = "";
+  private boolean touched;
+
+  /**
+   * @param name what is typed here
+   * @param taker uses the text and returns an empty text, or why it cannot
+   */
+  public TypedField(String name, UnaryOperator<String> taker) {
+    this.name = name;
+    this.taker = taker;
+    setAccessibleText(name);
+    setOnAction(e -> apply());
+    focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is) {
+                selectAll();
+              } else {
+                apply();
+              }
+            });
+    textProperty().addListener((o, was, is) -> touched = true);
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  private void key(KeyEvent e) {
+    if (e.getCode() == KeyCode.ESCAPE && (touched || !complaint.get().isEmpty())) {
+      revert();
+      e.consume();
+    }
+  }
+
+  /** Why the text was not understood, or empty. */
+  public final ReadOnlyStringProperty complaintProperty() {
+    return complaint.getReadOnlyProperty();
+  }
+
+  /** Shows a text, unless something typed here is still not applied or not understood. */
+  public final void show(String text) {
+    if (text.equals(shown) && (touched || !complaint.get().isEmpty())) {
+      return;
+    }
+    shown = text;
+    revert();
+  }
+
+  /** Applies what was typed, if anything. */
+  final void apply() {
+    if (!touched) {
+      return;
+    }
+    touched = false;
+    String why = taker.apply(getText());
+    if (why.isEmpty()) {
+      revert();
+    } else {
+      touched = true;
+      complain(why);
+    }
+  }
+
+  /** Whether what is shown has been applied and understood. */
+  final boolean isSettled() {
+    return !touched && complaint.get().isEmpty();
+  }
+
+  private void revert() {
+    if (!shown.equals(getText())) {
+      setText(shown);
+    }
+    touched = false;
+    complain("");
+  }
+
+  private void complain(String why) {
+    if (why.equals(complaint.get())) {
+      return;
+    }
+    complaint.set(why);
+    getStyleClass().remove("wrong");
+    if (!why.isEmpty()) {
+      getStyleClass().add("wrong");
+    }
+    setAccessibleHelp(why.isEmpty() ? name : why);
+  }
+}

@@ -1,0 +1,130 @@
+package hammerman.app.station.duty;
+
+import hammerman.app.control.QuantityField;
+import hammerman.app.session.Session;
+import hammerman.design.Design;
+import hammerman.finding.Station;
+import hammerman.replacement.LeadBattery;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** What takes the place of a sealed lead battery, and what changes with it. */
+final class LeadView extends VBox {
+  private static final int SHOWN = 4;
+  private static final double CARD = 446;
+
+  private final Session session;
+  private final FlowPane cards = new FlowPane(12, 12);
+  private final Label words = new Label();
+  private LeadBattery battery = new LeadBattery(12, 20);
+  private final QuantityField voltage =
+      new QuantityField("Lead battery", Unit.VOLT, false, v -> set(v, null));
+  private final QuantityField capacity =
+      new QuantityField("Rated at 20 h", Unit.AMPERE_HOUR, false, v -> set(null, v));
+
+  LeadView(Session session) {
+    super(10);
+    this.session = session;
+    voltage.setId("lead-voltage");
+    capacity.setId("lead-capacity");
+    words.getStyleClass().add("answer");
+    words.setId("lead-words");
+    words.setMinHeight(USE_PREF_SIZE);
+    HBox fields =
+        new HBox(8, label("Lead battery"), voltage, label("V,"), capacity, label("Ah at 20 h"));
+    fields.setStyle("-fx-alignment: center-left;");
+    voltage.setPrefColumnCount(5);
+    capacity.setPrefColumnCount(5);
+    Label complaint = new Label();
+    complaint.getStyleClass().add("complaint");
+    complaint.textProperty().bind(voltage.complaintProperty().concat(capacity.complaintProperty()));
+    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
+    Label caution =
+        new Label(
+            "A device with a lead charger built in needs that charger taken out of use by someone"
+                + " licensed to do it. Where local codes rule the installation, they come first.");
+    caution.getStyleClass().add("caution");
+    caution.setMinHeight(USE_PREF_SIZE);
+    caution.setMaxWidth(Double.MAX_VALUE);
+    getChildren().addAll(fields, complaint, words, cards, caution);
+    refresh();
+  }
+
+  private static Label label(String text) {
+    Label label = new Label(text);
+    label.getStyleClass().add("field-label");
+    return label;
+  }
+
+  private void set(@Nullable Double volts, @Nullable Double ampereHours) {
+    battery =
+        new LeadBattery(
+            volts == null ? battery.voltage() : volts,
+            ampereHours == null ? battery.capacity() : ampereHours);
+    refresh();
+  }
+
+  private void refresh() {
+    voltage.show(battery.voltage());
+    capacity.show(battery.capacity());
+    words.setText(
+        "On charge it had up to %s; devices made for it stop near %s."
+            .formatted(
+                Figures.of(battery.charged(), Unit.VOLT, 1),
+                Figures.of(battery.cutOff(), Unit.VOLT, 1)));
+    cards
+        .getChildren()
+        .setAll(battery.suggest(session.library()).stream().limit(SHOWN).map(this::card).toList());
+  }
+
+  private Node card(LeadBattery.Suggestion s) {
+    String counts = s.counts();
+    Label title = new Label(counts + " of " + s.cell().name());
+    title.getStyleClass().add("title");
+    Label figures =
+        new Label(
+            "%s, full %s, empty %s%s"
+                .formatted(
+                    s.cell().chemistry().label(),
+                    Figures.of(s.full(), Unit.VOLT, 1),
+                    Figures.of(s.empty(), Unit.VOLT, 1),
+                    s.fits() ? "; keeps within the lead battery's voltages" : "; does not fit"));
+    figures.getStyleClass().add(s.fits() ? "why" : "complaint");
+    VBox card = new VBox(4, title, figures);
+    card.getStyleClass().add("judgement");
+    for (String change : s.changes()) {
+      Label line = new Label("– " + change);
+      line.getStyleClass().add("fix");
+      line.setMinHeight(Region.USE_PREF_SIZE);
+      card.getChildren().add(line);
+    }
+    Button use = new Button("Make it a variant");
+    use.setId("lead-use-" + s.cell().chemistry().name());
+    use.getStyleClass().setAll("link");
+    use.setOnAction(
+        e ->
+            session.edit(
+                "Variant for a lead battery",
+                Station.STACK,
+                p -> {
+                  Design full = p.design().withCell(s.cell()).withCounts(s.series(), s.parallel());
+                  return p.plusVariant("Instead of lead, " + counts)
+                      .withDesign(
+                          full.withGuard(
+                              full.guard()
+                                  .withCharge(full.guard().charge().withVoltage(s.full()))));
+                }));
+    card.getChildren().add(use);
+    card.setMinWidth(CARD);
+    card.setMaxWidth(CARD);
+    return card;
+  }
+}

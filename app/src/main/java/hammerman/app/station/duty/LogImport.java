@@ -1,0 +1,239 @@
+package hammerman.app.station.duty;
+
+import hammerman.app.control.FileAsk;
+import hammerman.app.job.Latest;
+import hammerman.app.session.Session;
+import hammerman.app.station.Bench;
+import hammerman.duty.Task;
+import hammerman.finding.Station;
+import hammerman.table.TableFile;
+import hammerman.table.UnreadableTable;
+import hammerman.telemetry.Mapping;
+import hammerman.telemetry.Quantity;
+import hammerman.telemetry.Telemetry;
+import hammerman.unit.InvalidValue;
+import hammerman.unit.Unit;
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reads a log to be the duty: a small preview, which column is what, then the reading with its
+ * progress. What was chosen for a set of columns is remembered.
+ */
+final class LogImport extends VBox {
+  private static final int PREVIEW_ROWS = 5;
+  private static final int PREVIEW_COLUMNS = 8;
+  private static final String NONE = "not there";
+
+  private final Bench bench;
+  private final Session session;
+  private final Latest reading = new Latest("log");
+  private final Label source = new Label();
+  private final Label complaint = new Label();
+  private final VBox preview = new VBox(6);
+  private final ProgressBar progress = new ProgressBar(0);
+  private final Button cancel = new Button("Cancel");
+  private final Map<Quantity, Choice> choices = new EnumMap<>(Quantity.class);
+  private final CheckBox negative = new CheckBox("Discharge is written as negative");
+  private @Nullable TableFile table;
+
+  /** Column and unit of a quantity. */
+  private record Choice(ChoiceBox<String> column, ChoiceBox<Unit> unit) {}
+
+  LogImport(Bench bench) {
+    super(6);
+    this.bench = bench;
+    session = bench.session();
+    source.setId("log-source");
+    source.getStyleClass().add("answer");
+    complaint.setId("log-complaint");
+    complaint.getStyleClass().add("complaint");
+    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
+    complaint.setMinHeight(USE_PREF_SIZE);
+    Button choose = new Button("Choose a log");
+    choose.setId("choose-log");
+    choose.getStyleClass().add("act");
+    choose.setOnAction(
+        e -> bench.files().open("Choose a log", FileAsk.Kind.TABLE).ifPresent(this::open));
+    cancel.setId("cancel-log");
+    cancel.getStyleClass().addAll("plain", "small");
+    cancel.setOnAction(
+        e -> {
+          reading.cancel();
+          complaint.setText("Cancelled; the duty is as it was.");
+        });
+    progress.setPrefWidth(180);
+    progress.visibleProperty().bind(reading.busyProperty());
+    cancel.visibleProperty().bind(reading.busyProperty());
+    HBox top = new HBox(12, choose, source, progress, cancel);
+    top.setStyle("-fx-alignment: center-left;");
+    getChildren().addAll(top, complaint, preview);
+  }
+
+  void show(Task.ByLog log) {
+    source.setText(log.source());
+  }
+
+  private void open(Path file) {
+    complaint.setText("");
+    preview.getChildren().clear();
+    try {
+      TableFile opened = TableFile.open(file);
+      table = opened;
+      preview(opened, remembered(opened).orElseGet(() -> Mapping.guess(opened)));
+    } catch (UnreadableTable e) {
+      complaint.setText(e.getMessage());
+    }
+  }
+
+  private Optional<Mapping> remembered(TableFile opened) {
+    return Mapping.of(bench.settings().text(key(opened), ""), opened);
+  }
+
+  private static String key(TableFile opened) {
+    return "mapping." + Integer.toHexString(String.join("|", opened.columns()).hashCode());
+  }
+
+  private void preview(TableFile opened, Mapping mapping) {
+    GridPane sample = new GridPane();
+    sample.setHgap(16);
+    sample.setVgap(1);
+    int columns = Math.min(PREVIEW_COLUMNS, opened.columns().size());
+    for (int c = 0; c < columns; c++) {
+      sample.add(label(opened.columns().get(c), "table-head"), c, 0);
+      for (int r = 0; r < Math.min(PREVIEW_ROWS, opened.sample().size()); r++) {
+        List<String> fields = opened.sample().get(r);
+        sample.add(label(c < fields.size() ? fields.get(c) : "", "fact-same"), c, r + 1);
+      }
+    }
+    GridPane chosen = new GridPane();
+    chosen.setHgap(8);
+    chosen.setVgap(3);
+    choices.clear();
+    for (Quantity q : Quantity.values()) {
+      int at = q.ordinal();
+      Choice choice = choice(q, opened, mapping);
+      choices.put(q, choice);
+      chosen.add(label(q.label(), "field-label"), 3 * (at % 2), at / 2);
+      chosen.add(choice.column(), 3 * (at % 2) + 1, at / 2);
+      chosen.add(choice.unit(), 3 * (at % 2) + 2, at / 2);
+    }
+    negative.setId("discharge-negative");
+    negative.setSelected(mapping.dischargeNegative());
+    Button use = new Button("Use as the duty");
+    use.setId("use-log");
+    use.getStyleClass().add("act");
+    use.setOnAction(e -> read());
+    HBox last = new HBox(16, negative, use);
+    last.setStyle("-fx-alignment: center-left;");
+    preview.getChildren().setAll(sample, chosen, last);
+  }
+
+  private static Label label(String text, String style) {
+    Label label = new Label(text);
+    label.getStyleClass().add(style);
+    return label;
+  }
+
+  private static Choice choice(Quantity q, TableFile opened, Mapping mapping) {
+    ChoiceBox<String> column = new ChoiceBox<>();
+    column.getItems().add(NONE);
+    column.getItems().addAll(opened.columns());
+    column.setId("log-" + q.name().toLowerCase(Locale.ROOT));
+    column.setAccessibleText("Column of " + q.label());
+    column.setPrefWidth(190);
+    ChoiceBox<Unit> unit = new ChoiceBox<>();
+    unit.getItems().setAll(q.units());
+    unit.setAccessibleText("Unit of " + q.label());
+    unit.setPrefWidth(80);
+    unit.setConverter(new Symbols());
+    Optional<Mapping.Source> source = mapping.source(q);
+    column.setValue(source.map(Mapping.Source::column).orElse(NONE));
+    unit.setValue(source.map(Mapping.Source::unit).orElse(q.units().getFirst()));
+    return new Choice(column, unit);
+  }
+
+  private Mapping chosen() {
+    Mapping mapping = new Mapping(Map.of(), negative.isSelected());
+    for (Map.Entry<Quantity, Choice> e : choices.entrySet()) {
+      String column = e.getValue().column().getValue();
+      if (!column.equals(NONE)) {
+        mapping =
+            mapping.with(
+                e.getKey(),
+                Optional.of(new Mapping.Source(column, e.getValue().unit().getValue())));
+      }
+    }
+    return mapping;
+  }
+
+  /** What reading gave: a task, or why not. */
+  private sealed interface Result {
+    record Read(Task.ByLog task) implements Result {}
+
+    record Refused(String why) implements Result {}
+  }
+
+  private void read() {
+    TableFile opened = table;
+    if (opened == null) {
+      return;
+    }
+    Mapping mapping = chosen();
+    bench.settings().put(key(opened), mapping.text());
+    complaint.setText("");
+    progress.setProgress(0);
+    reading.submit(
+        () -> result(opened, mapping),
+        result -> {
+          switch (result) {
+            case Result.Read r -> {
+              preview.getChildren().clear();
+              session.edit("Log as the duty", Station.DUTY, p -> TaskView.withTask(p, r.task()));
+            }
+            case Result.Refused r -> complaint.setText(r.why());
+          }
+        });
+  }
+
+  private Result result(TableFile opened, Mapping mapping) {
+    try {
+      return Telemetry.read(
+              opened,
+              mapping,
+              share -> Platform.runLater(() -> progress.setProgress(share)),
+              () -> Thread.currentThread().isInterrupted())
+          .<Result>map(t -> new Result.Read(t.asTask()))
+          .orElseGet(() -> new Result.Refused("Cancelled; the duty is as it was."));
+    } catch (UnreadableTable | InvalidValue e) {
+      return new Result.Refused(String.valueOf(e.getMessage()));
+    }
+  }
+
+  private static final class Symbols extends StringConverter<Unit> {
+    @Override
+    public String toString(@Nullable Unit unit) {
+      return unit == null ? "" : unit.symbol();
+    }
+
+    @Override
+    public Unit fromString(String text) {
+      throw new IllegalStateException("a unit is not typed: " + text);
+    }
+  }
+}

@@ -1,0 +1,87 @@
+package hammerman.app.station.stack;
+
+import hammerman.app.control.Facts;
+import hammerman.app.session.Session;
+import hammerman.app.station.Page;
+import hammerman.search.Candidate;
+import hammerman.search.Schools;
+import hammerman.search.Search;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The schools of stacking side by side: the best of either, and what each costs for this duty. */
+final class SchoolsView extends VBox {
+  /** A row: its name and its text for a candidate. */
+  private record Row(String name, Function<Candidate, String> text) {}
+
+  private static final List<Row> ROWS =
+      List.of(
+          new Row("Stack", Candidate::counts),
+          new Row("Cell", c -> c.design().pack().cell().name()),
+          new Row("Energy", c -> Figures.of(c.design().pack().energy(), Unit.WATT_HOUR)),
+          new Row("Mass", c -> Figures.of(c.mass(), Unit.KILOGRAM)),
+          new Row("Cells cost", c -> Figures.fixed(c.cost(), 0)),
+          new Row("Hardest moment at 20 %", c -> Figures.of(c.sag(), Unit.VOLT, 1)),
+          new Row("Heat in the duty", c -> Figures.of(c.heat(), Unit.WATT_HOUR)),
+          new Row("Hottest", c -> Figures.of(c.peakTemperature(), Unit.CELSIUS, 0)),
+          new Row("Left after the duty", c -> Figures.of(c.margin(), Unit.PERCENT, 0)),
+          new Row("Life", c -> Figures.fixed(c.years(), 1) + " years"));
+
+  private final Session session;
+  private final VBox contests = new VBox(18);
+
+  SchoolsView(Session session) {
+    super(10);
+    this.session = session;
+    Label words =
+        new Label(
+            "Both sides have good builders. These are the best stacks of either side for this duty,"
+                + " ranked by the weights in “All cells, ranked”.");
+    words.getStyleClass().add("answer");
+    contests.setId("schools");
+    getChildren().addAll(words, contests);
+  }
+
+  void show(Search search) {
+    contests
+        .getChildren()
+        .setAll(Schools.of(search).contests().stream().map(this::contest).toList());
+  }
+
+  private Node contest(Schools.Contest c) {
+    Facts facts = new Facts("fact-name", "fact-value", "fact-value");
+    facts.setHgap(40);
+    facts.show(
+        ROWS.stream().map(r -> List.of(r.name(), text(r, c.one()), text(r, c.other()))).toList());
+    HBox names = new HBox(12, take(c.one()), take(c.other()));
+    return new VBox(6, Page.heading(c.question()), facts, names);
+  }
+
+  private static String text(Row row, Schools.Side side) {
+    Optional<Candidate> best = side.best();
+    return best.map(row.text()).orElse(row.name().equals("Stack") ? "none serves" : "–");
+  }
+
+  private Node take(Schools.Side side) {
+    Optional<Candidate> best = side.best();
+    if (best.isEmpty()) {
+      Label none = new Label(side.name() + ": none serves this duty within its limits.");
+      none.getStyleClass().add("answer");
+      none.setMinHeight(Region.USE_PREF_SIZE);
+      return none;
+    }
+    Button take = new Button("Variant of: " + side.name() + ", " + best.get().counts());
+    take.getStyleClass().addAll("plain", "small");
+    take.setOnAction(e -> SearchView.makeVariant(session, best.get()));
+    return take;
+  }
+}

@@ -1,0 +1,101 @@
+package hammerman.forecast;
+
+import static hammerman.forecast.Inputs.computed;
+import static hammerman.forecast.Inputs.model;
+import static hammerman.forecast.Inputs.yours;
+
+import hammerman.chain.Speeds;
+import hammerman.duty.Drive;
+import hammerman.duty.Segment;
+import hammerman.duty.Task;
+import hammerman.duty.Vehicle;
+import hammerman.finding.Derivation;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.List;
+
+/** The workings of figures of the duty: a segment's power, the speeds of a drive. */
+public final class DutyWorkings {
+  private DutyWorkings() {}
+
+  /** Returns how a segment's power at the battery came about. */
+  public static Derivation power(Task.ByRound round, int index) {
+    Segment s = round.segments().get(index);
+    String title = "Power at the battery, “" + s.name() + "”";
+    String result = Figures.of(s.power(round.vehicle()), Unit.WATT);
+    return switch (s.effort()) {
+      case Segment.Effort.Given g ->
+          new Derivation(
+              title,
+              result,
+              "P = as typed",
+              List.of(yours("P", "power", result)),
+              "your figure",
+              "as you measured it",
+              false);
+      case Segment.Effort.Worked w -> worked(title, result, round.vehicle(), s, w);
+    };
+  }
+
+  private static Derivation worked(
+      String title, String result, Vehicle v, Segment s, Segment.Effort.Worked w) {
+    double wheel = v.wheelPower(s.speed(), w.slope(), w.load());
+    boolean driving = wheel >= 0;
+    return new Derivation(
+        title,
+        result,
+        driving
+            ? "P = v (m g (sin s + c cos s) + ½ ρ A v²) / η + P_aux"
+            : "P = v (m g (sin s + c cos s) + ½ ρ A v²) η_b + P_aux",
+        List.of(
+            yours("v", "speed", Figures.of(s.speed(), Unit.KILOMETRE_PER_HOUR)),
+            yours("m", "vehicle and load", Figures.of(v.mass() + w.load(), Unit.KILOGRAM)),
+            yours("s", "slope", Figures.of(w.slope(), Unit.PERCENT)),
+            yours("c", "rolling resistance", Figures.plain(v.rollingResistance())),
+            yours("A", "drag area", Figures.of(v.dragArea(), Unit.SQUARE_METRE)),
+            computed("P_wheel", "power at the wheel", Figures.of(wheel, Unit.WATT)),
+            driving
+                ? yours("η", "drive efficiency", Figures.of(v.driveEfficiency(), Unit.PERCENT))
+                : yours(
+                    "η_b",
+                    "braking efficiency",
+                    Figures.of(v.regenerationEfficiency(), Unit.PERCENT)),
+            yours("P_aux", "auxiliaries", Figures.of(v.auxiliaryPower(), Unit.WATT)),
+            model("g, ρ", "gravity, air", "9.81 m/s², 1.204 kg/m³")),
+        "road-load equation: T. D. Gillespie, Fundamentals of Vehicle Dynamics (1992), ch. 4",
+        "steady motion in still air; what braking gives back is further capped by the machine and"
+            + " the BMS",
+        false);
+  }
+
+  /** Returns how the speeds of the drive came about; the duty's machine must have one. */
+  public static Derivation speeds(Forecast f) {
+    Drive drive = f.design().duty().machine().drive();
+    Speeds speeds = Speeds.of(f.chain()).orElse(null);
+    if (drive == null || speeds == null) {
+      throw new IllegalArgumentException("no drive is given");
+    }
+    return new Derivation(
+        "Speed with nothing to pull, half charged",
+        Figures.of(speeds.middle(), Unit.KILOMETRE_PER_HOUR),
+        "v = k · V / i · d / 2",
+        List.of(
+            yours("k", "motor constant", Figures.of(drive.motorConstant(), Unit.RPM_PER_VOLT)),
+            computed(
+                "V",
+                "pack at rest, half charged",
+                Figures.of(f.chain().path().openCircuit(0.5), Unit.VOLT, 1)),
+            yours("i", "reduction", Figures.number(drive.reduction())),
+            yours("d", "wheel", Figures.of(drive.wheelDiameter(), Unit.MILLIMETRE)),
+            computed("full", "at the charge ceiling", speed(speeds.full())),
+            computed("low", "at 10 % charge", speed(speeds.nearlyEmpty())),
+            computed("+1S", "one group more adds", speed(speeds.perGroup()))),
+        "speed constant of a motor with permanent magnets: speed in proportion to voltage",
+        "unloaded; under load a machine is slower, often by 10 to 25 %",
+        false);
+  }
+
+  private static String speed(double metresPerSecond) {
+    return Figures.of(metresPerSecond, Unit.KILOMETRE_PER_HOUR);
+  }
+}

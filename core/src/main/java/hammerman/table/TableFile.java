@@ -1,0 +1,286 @@
+package hammerman.table;
+
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+
+/**
+ * A text table whose way of writing has been found out from its beginning.
+ *
+ * @param file where it lies
+ * @param charset how its text is coded
+ * @param delimiter between fields
+ * @param decimalComma whether numbers have a decimal comma
+ * @param skip lines before the head, or before the data if there is none
+ * @param columns names of the columns; “column 1” and so on without a head
+ * @param headed whether the file has a head
+ * @param sample the first rows of data
+ */
+public record TableFile(
+    Path file,
+    Charset charset,
+    char delimiter,
+    boolean decimalComma,
+    int skip,
+    List<String> columns,
+    boolean headed,
+    List<List<String>> sample) {
+
+  private static final int LOOK_AT = 1 << 16;
+  private static final int SAMPLE_ROWS = 30;
+  private static final int MOST_COLUMNS = 500;
+  private static final char[] DELIMITERS = {'\t', ';', '|', ','};
+  private static final int ASK_EVERY = 4096;
+
+  public TableFile {
+    columns = List.copyOf(columns);
+    sample = sample.stream().map(List::copyOf).toList();
+  }
+
+  /** Takes one row of data: its line in the file and its fields. */
+  @FunctionalInterface
+  public interface RowTaker {
+    void take(long line, List<String> fields);
+  }
+
+  /**
+   * Looks at the beginning of a file and finds out how it is written.
+   *
+   * @throws UnreadableTable if it is no text table
+   */
+  public static TableFile open(Path file) throws UnreadableTable {
+    byte[] start = beginning(file);
+    Charset charset = charset(start, file);
+    String text = new String(start, charset);
+    List<String> lines = text.lines().filter(l -> !l.isBlank()).toList();
+    boolean cut = start.length == LOOK_AT;
+    if (cut && lines.size() > 1) {
+      lines = lines.subList(0, lines.size() - 1);
+    }
+    char delimiter = delimiter(lines, file);
+    List<List<String>> rows = new ArrayList<>();
+    for (String line : lines.subList(0, Math.min(lines.size(), SAMPLE_ROWS + 20))) {
+      rows.add(fields(line.startsWith("\uFEFF") ? line.substring(1) : line, delimiter));
+    }
+    int width = usualWidth(rows);
+    int first = 0;
+    while (first < rows.size() - 1 && rows.get(first).size() != width) {
+      first++;
+    }
+    boolean comma = decimalComma(rows.subList(first, rows.size()));
+    List<String> head = rows.get(first);
+    boolean headed = head.stream().noneMatch(f -> !Double.isNaN(Numbers.parse(f, comma)));
+    List<String> names = new ArrayList<>();
+    for (int k = 0; k < head.size(); k++) {
+      String name = headed ? head.get(k).strip() : "";
+      names.add(name.isEmpty() ? "column " + (k + 1) : name);
+    }
+    List<List<String>> data = rows.subList(headed ? first + 1 : first, rows.size());
+    if (data.isEmpty()) {
+      throw new UnreadableTable(
+          name(file) + " has a head but no rows. Export it again with its data.");
+    }
+    return new TableFile(
+        file,
+        charset,
+        delimiter,
+        comma,
+        first,
+        names,
+        headed,
+        data.subList(0, Math.min(data.size(), SAMPLE_ROWS)));
+  }
+
+  /** Returns the index of a column by its name, -1 if there is none. */
+  public int indexOf(String column) {
+    return columns.indexOf(column);
+  }
+
+  /** Returns the number in a field of this table, NaN if none. */
+  public double number(String field) {
+    return Numbers.parse(field, decimalComma);
+  }
+
+  /**
+   * Goes through all rows.
+   *
+   * @param taker takes each row
+   * @param progress told the share of the file read, 0 to 1
+   * @param cancelled asked now and then; the reading ends when it says so
+   * @return whether it came to the end
+   */
+  public boolean rows(RowTaker taker, DoubleConsumer progress, BooleanSupplier cancelled)
+      throws UnreadableTable {
+    long size = Math.max(1, file.toFile().length());
+    long skipped = 0;
+    int toSkip = skip + (headed ? 1 : 0);
+    try (Counting in = new Counting(Files.newInputStream(file));
+        Reader reader = new BufferedReader(new InputStreamReader(in, charset), 1 << 16);
+        CsvReader<CsvRecord> csv = csv(delimiter).ofCsvRecord(reader)) {
+      for (CsvRecord row : csv) {
+        if (skipped++ < toSkip) {
+          continue;
+        }
+        if (skipped % ASK_EVERY == 0) {
+          progress.accept(Math.min(1, (double) in.count / size));
+          if (cancelled.getAsBoolean()) {
+            return false;
+          }
+        }
+        taker.take(row.getStartingLineNumber(), row.getFields());
+      }
+      return true;
+    } catch (IOException | UncheckedIOException | CsvParseException e) {
+      throw new UnreadableTable(
+          name(file)
+              + " cannot be read to its end (after row "
+              + skipped
+              + "): "
+              + e.getMessage()
+              + ". Export it again.");
+    }
+  }
+
+  private static CsvReader.CsvReaderBuilder csv(char delimiter) {
+    return CsvReader.builder()
+        .fieldSeparator(delimiter)
+        .skipEmptyLines(true)
+        .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
+        .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+        .trimWhitespacesAroundQuotes(true);
+  }
+
+  private static List<String> fields(String line, char delimiter) {
+    return csv(delimiter).ofSingleCsvRecord(line).getFields();
+  }
+
+  private static byte[] beginning(Path file) throws UnreadableTable {
+    try (InputStream in = Files.newInputStream(file)) {
+      byte[] start = in.readNBytes(LOOK_AT);
+      if (start.length == 0) {
+        throw new UnreadableTable(name(file) + " is empty (0 bytes). Choose another file.");
+      }
+      return start;
+    } catch (NoSuchFileException e) {
+      throw new UnreadableTable(name(file) + " does not exist. Check the name and the folder.");
+    } catch (IOException e) {
+      throw new UnreadableTable(
+          name(file) + " cannot be opened (" + e.getMessage() + "). Check its permissions.");
+    }
+  }
+
+  private static Charset charset(byte[] start, Path file) throws UnreadableTable {
+    if (start.length > 1 && (start[0] & 0xff) == 0xff && (start[1] & 0xff) == 0xfe) {
+      return StandardCharsets.UTF_16;
+    }
+    for (byte b : start) {
+      if (b == 0) {
+        throw new UnreadableTable(
+            name(file) + " is not text. Export the log as CSV and choose that file.");
+      }
+    }
+    String text = new String(start, StandardCharsets.UTF_8);
+    int bad = text.indexOf('\uFFFD');
+    return bad < 0 || bad > text.length() - 4
+        ? StandardCharsets.UTF_8
+        : StandardCharsets.ISO_8859_1;
+  }
+
+  /** The delimiter that gives most lines the same number of fields, more than one. */
+  private static char delimiter(List<String> lines, Path file) throws UnreadableTable {
+    char best = 0;
+    double most = 0;
+    for (char d : DELIMITERS) {
+      List<List<String>> rows = new ArrayList<>();
+      for (String line : lines.subList(0, Math.min(lines.size(), SAMPLE_ROWS))) {
+        try {
+          rows.add(fields(line, d));
+        } catch (CsvParseException e) {
+          rows.add(List.of(line));
+        }
+      }
+      int width = usualWidth(rows);
+      double share = (double) rows.stream().filter(r -> r.size() == width).count() / rows.size();
+      if (width > 1 && width < MOST_COLUMNS && share > most + 0.05) {
+        most = share;
+        best = d;
+      }
+    }
+    if (best == 0 || most < 0.5) {
+      throw new UnreadableTable(
+          name(file)
+              + " is not a table: no delimiter (tab, semicolon, bar or comma) parts its lines into"
+              + " the same columns. Export it as CSV.");
+    }
+    return best;
+  }
+
+  private static int usualWidth(List<List<String>> rows) {
+    Map<Integer, Integer> times = new HashMap<>();
+    int usual = 0;
+    for (List<String> row : rows) {
+      int n = times.merge(row.size(), 1, Integer::sum);
+      if (row.size() > 1 && n > times.getOrDefault(usual, 0) - (row.size() == usual ? 1 : 0)) {
+        usual = row.size();
+      }
+    }
+    return usual;
+  }
+
+  private static boolean decimalComma(List<List<String>> rows) {
+    int commas = 0;
+    int points = 0;
+    for (List<String> row : rows) {
+      for (String f : row) {
+        commas += f.strip().matches("[+\\-−]?\\d+,\\d+([eE][+-]?\\d+)?\\D*") ? 1 : 0;
+        points += f.strip().matches("[+\\-−]?\\d+\\.\\d+([eE][+-]?\\d+)?\\D*") ? 1 : 0;
+      }
+    }
+    return commas > points;
+  }
+
+  private static String name(Path file) {
+    return String.valueOf(file.getFileName());
+  }
+
+  /** Counts the bytes that have been read, for the progress. */
+  private static final class Counting extends java.io.FilterInputStream {
+    private long count;
+
+    Counting(InputStream in) {
+      super(in);
+    }
+
+    @Override
+    public int read() throws IOException {
+      int b = super.read();
+      count += b < 0 ? 0 : 1;
+      return b;
+    }
+
+    @Override
+    public int read(byte[] into, int from, int length) throws IOException {
+      int n = super.read(into, from, length);
+      count += Math.max(0, n);
+      return n;
+    }
+  }
+}

@@ -1,0 +1,298 @@
+package hammerman.telemetry;
+
+import hammerman.duty.Load;
+import hammerman.duty.Task;
+import hammerman.table.TableFile;
+import hammerman.table.UnreadableTable;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+import java.util.stream.IntStream;
+
+/**
+ * A log of a run: equally indexed samples in the order of time, discharge positive. A channel that
+ * the log does not have is empty. Never changed once made.
+ */
+public final class Telemetry {
+  private static final int FEWEST = 2;
+
+  private final String name;
+  private final double[][] samples;
+  private final int size;
+  private final long skipped;
+
+  private Telemetry(String name, double[][] samples, int size, long skipped) {
+    this.name = name;
+    this.samples = samples;
+    this.size = size;
+    this.skipped = skipped;
+  }
+
+  /**
+   * Reads a log.
+   *
+   * <p>Rows without a time or a flow are passed over and counted; rows out of order are sorted; of
+   * rows at the same time the last counts.
+   *
+   * @param progress told the share read, 0 to 1
+   * @param cancelled asked now and then
+   * @return the log; empty if it was cancelled
+   * @throws UnreadableTable if nothing can be made of it, saying why
+   */
+  public static Optional<Telemetry> read(
+      TableFile table, Mapping mapping, DoubleConsumer progress, BooleanSupplier cancelled)
+      throws UnreadableTable {
+    String name = String.valueOf(table.file().getFileName());
+    check(name, mapping);
+    Collector rows = new Collector(table, mapping);
+    if (!table.rows(rows, progress, cancelled)) {
+      return Optional.empty();
+    }
+    return Optional.of(made(name, rows));
+  }
+
+  private static void check(String name, Mapping mapping) throws UnreadableTable {
+    if (mapping.source(Quantity.TIME).isEmpty()) {
+      throw new UnreadableTable(
+          name + ": no column holds the time. Choose the one that does, with its unit.");
+    }
+    if (mapping.source(Quantity.CURRENT).isEmpty() && mapping.source(Quantity.POWER).isEmpty()) {
+      throw new UnreadableTable(
+          name + ": no column holds a current or a power. Choose the one that does.");
+    }
+  }
+
+  private static Telemetry made(String name, Collector rows) throws UnreadableTable {
+    double[][] samples = rows.samples();
+    int n = rows.size();
+    double[] time = samples[Quantity.TIME.ordinal()];
+    if (!sorted(time, n)) {
+      sort(samples, n);
+    }
+    n = withoutRepeats(samples, n);
+    if (n < FEWEST) {
+      throw new UnreadableTable(
+          name
+              + ": only "
+              + n
+              + " rows have both a time and a flow"
+              + rows.firstBad().map(b -> " (" + b + ")").orElse("")
+              + "; at least 2 are needed. Check which columns are chosen.");
+    }
+    double first = samples[Quantity.TIME.ordinal()][0];
+    for (int k = 0; k < n; k++) {
+      samples[Quantity.TIME.ordinal()][k] -= first;
+    }
+    double span = samples[Quantity.TIME.ordinal()][n - 1];
+    if (!(span >= 1) || span > Load.LONGEST) {
+      throw new UnreadableTable(
+          name
+              + " spans "
+              + Figures.duration(span)
+              + "; a load must last from 1 s to 30 d. Check the unit of the time column.");
+    }
+    return new Telemetry(name, samples, n, rows.skipped());
+  }
+
+  /** Returns the number of samples. */
+  public int size() {
+    return size;
+  }
+
+  /** Returns how many rows could not be used. */
+  public long skipped() {
+    return skipped;
+  }
+
+  /** Returns the time from the first to the last sample, s. */
+  public double duration() {
+    return at(Quantity.TIME, size - 1);
+  }
+
+  /** Whether the log has a channel. */
+  public boolean has(Quantity quantity) {
+    return samples[quantity.ordinal()].length > 0;
+  }
+
+  /** Returns a sample in the core's unit: s, V, A, W, m/s, K; NaN where it was missing. */
+  public double at(Quantity quantity, int index) {
+    return samples[quantity.ordinal()][index];
+  }
+
+  /** Returns the power at a sample, W; NaN if it is not known. */
+  public double power(int index) {
+    if (has(Quantity.POWER)) {
+      return at(Quantity.POWER, index);
+    }
+    return has(Quantity.VOLTAGE)
+        ? at(Quantity.VOLTAGE, index) * at(Quantity.CURRENT, index)
+        : Double.NaN;
+  }
+
+  /** Returns what kind of load the log tells: power if it can be known, else current. */
+  public Task.ByLog.Quantity flow() {
+    return has(Quantity.POWER) || has(Quantity.VOLTAGE)
+        ? Task.ByLog.Quantity.POWER
+        : Task.ByLog.Quantity.CURRENT;
+  }
+
+  /** Returns the highest power or current of the log. */
+  public double peak() {
+    double most = 0;
+    for (int k = 0; k < size; k++) {
+      double v = value(k);
+      most = v > most ? v : most;
+    }
+    return most;
+  }
+
+  double value(int index) {
+    return flow() == Task.ByLog.Quantity.POWER ? power(index) : at(Quantity.CURRENT, index);
+  }
+
+  /** Returns the log as a duty, reduced to steps that keep its energy and its course. */
+  public Task.ByLog asTask() {
+    String held =
+        "%s, %d rows over %s".formatted(name, size, Figures.duration(duration()))
+            + (skipped > 0 ? ", " + skipped + " passed over" : "");
+    return new Task.ByLog(held, flow(), Reduction.of(this), 1);
+  }
+
+  private static boolean sorted(double[] time, int n) {
+    for (int k = 1; k < n; k++) {
+      if (time[k] < time[k - 1]) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static void sort(double[][] samples, int n) {
+    double[] time = samples[Quantity.TIME.ordinal()];
+    int[] order =
+        IntStream.range(0, n)
+            .boxed()
+            .sorted(Comparator.comparingDouble(k -> time[k]))
+            .mapToInt(Integer::intValue)
+            .toArray();
+    for (int c = 0; c < samples.length; c++) {
+      if (samples[c].length > 0) {
+        double[] moved = new double[n];
+        for (int k = 0; k < n; k++) {
+          moved[k] = samples[c][order[k]];
+        }
+        samples[c] = moved;
+      }
+    }
+  }
+
+  private static int withoutRepeats(double[][] samples, int n) {
+    double[] time = samples[Quantity.TIME.ordinal()];
+    int kept = 0;
+    for (int k = 0; k < n; k++) {
+      if (kept > 0 && time[k] == time[kept - 1]) {
+        kept--;
+      }
+      for (double[] channel : samples) {
+        if (channel.length > 0) {
+          channel[kept] = channel[k];
+        }
+      }
+      kept++;
+    }
+    return kept;
+  }
+
+  /** Takes rows as they come, in growing flat arrays. */
+  private static final class Collector implements TableFile.RowTaker {
+    private final TableFile table;
+    private final int[] columns = new int[Quantity.values().length];
+    private final Unit[] units = new Unit[columns.length];
+    private final double[][] samples = new double[columns.length][];
+    private final double sign;
+    private int size;
+    private long skipped;
+    private String firstBad = "";
+
+    Collector(TableFile table, Mapping mapping) {
+      this.table = table;
+      this.sign = mapping.dischargeNegative() ? -1 : 1;
+      for (Quantity q : Quantity.values()) {
+        var source = mapping.source(q);
+        columns[q.ordinal()] = source.map(s -> table.indexOf(s.column())).orElse(-1);
+        units[q.ordinal()] = source.map(Mapping.Source::unit).orElse(Unit.ONE);
+        samples[q.ordinal()] = new double[columns[q.ordinal()] < 0 ? 0 : 1024];
+      }
+    }
+
+    int size() {
+      return size;
+    }
+
+    long skipped() {
+      return skipped;
+    }
+
+    double[][] samples() {
+      return samples;
+    }
+
+    Optional<String> firstBad() {
+      return firstBad.isEmpty() ? Optional.empty() : Optional.of(firstBad);
+    }
+
+    @Override
+    public void take(long line, java.util.List<String> fields) {
+      double time = Clock.seconds(field(fields, Quantity.TIME), unit(Quantity.TIME), table);
+      double current = value(fields, Quantity.CURRENT);
+      double power = value(fields, Quantity.POWER);
+      double voltage = value(fields, Quantity.VOLTAGE);
+      boolean flow =
+          columns[Quantity.POWER.ordinal()] >= 0
+              ? Double.isFinite(power)
+              : Double.isFinite(current)
+                  && (columns[Quantity.VOLTAGE.ordinal()] < 0 || Double.isFinite(voltage));
+      if (!Double.isFinite(time) || !flow) {
+        skipped++;
+        if (firstBad.isEmpty()) {
+          firstBad = "line " + line + " reads “" + String.join(" ", fields) + "”";
+        }
+        return;
+      }
+      put(Quantity.TIME, time);
+      put(Quantity.CURRENT, sign * current);
+      put(Quantity.POWER, sign * power);
+      put(Quantity.VOLTAGE, voltage);
+      put(Quantity.SPEED, value(fields, Quantity.SPEED));
+      put(Quantity.TEMPERATURE, value(fields, Quantity.TEMPERATURE));
+      size++;
+    }
+
+    private Unit unit(Quantity q) {
+      return units[q.ordinal()];
+    }
+
+    private String field(java.util.List<String> fields, Quantity q) {
+      int at = columns[q.ordinal()];
+      return at >= 0 && at < fields.size() ? fields.get(at) : "";
+    }
+
+    private double value(java.util.List<String> fields, Quantity q) {
+      return columns[q.ordinal()] < 0 ? Double.NaN : unit(q).toCore(table.number(field(fields, q)));
+    }
+
+    private void put(Quantity q, double value) {
+      int c = q.ordinal();
+      if (columns[c] >= 0) {
+        if (size == samples[c].length) {
+          samples[c] = Arrays.copyOf(samples[c], size * 2);
+        }
+        samples[c][size] = value;
+      }
+    }
+  }
+}
