@@ -1,14 +1,17 @@
 package hammerman.app;
 
+import hammerman.app.control.FileAsk;
 import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
+import hammerman.app.session.Shelf;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Judgement;
 import hammerman.finding.Station;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -19,7 +22,9 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
+import org.jspecify.annotations.Nullable;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -29,13 +34,33 @@ final class Desk {
   final Frame frame;
   final Stage stage;
   final FxRobot robot = new FxRobot();
+  final Handed files = new Handed();
+
+  /** Answers every question for a file with the one laid ready. */
+  static final class Handed implements FileAsk {
+    private @Nullable Path next;
+
+    void lay(Path file) {
+      next = file;
+    }
+
+    @Override
+    public Optional<Path> open(String title, Kind kind) {
+      return Optional.ofNullable(next);
+    }
+
+    @Override
+    public Optional<Path> save(String title, Kind kind, String suggestedName) {
+      return Optional.ofNullable(next);
+    }
+  }
 
   private Desk(Stage stage, Path home) {
     this.stage = stage;
     Theme.loadFonts();
     Recovery recovery = new Recovery(home.resolve("recovery"));
-    session = new Session(recovery);
-    frame = new Frame(session, new Settings(home), recovery);
+    session = new Session(recovery, new Shelf(home.resolve("cells.json")));
+    frame = new Frame(session, new Settings(home), recovery, files);
     frame.setTheme(Theme.DAY);
     stage.setScene(new Scene(frame.root(), 1280, 800));
     stage.show();
@@ -87,6 +112,56 @@ final class Desk {
           return null;
         });
     settle();
+  }
+
+  void view(Station station, String id) {
+    fx(
+        () -> {
+          frame.go(station, id);
+          return null;
+        });
+    settle();
+  }
+
+  /** Waits until something is so; some answers come from the background. */
+  void until(Callable<Boolean> so) {
+    try {
+      WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, so);
+    } catch (TimeoutException e) {
+      throw new AssertionError("it never came to be so", e);
+    }
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Presses Tab until a control has the focus, as one without a mouse does. */
+  void tabTo(String id) {
+    for (int k = 0; k < 150; k++) {
+      Node focused = fx(() -> stage.getScene().getFocusOwner());
+      if (focused != null && id.equals(focused.getId())) {
+        return;
+      }
+      robot.push(KeyCode.TAB);
+    }
+    throw new AssertionError("150 times Tab do not reach " + id);
+  }
+
+  /** Goes to a field by Tab, types and presses Enter. */
+  void keyIn(String id, String text) {
+    tabTo(id);
+    fx(
+        () -> {
+          TextField field = (TextField) stage.getScene().getFocusOwner();
+          field.selectAll();
+          for (int k = 0; k < text.length(); k++) {
+            KeyCode none = KeyCode.UNDEFINED;
+            String typed = text.substring(k, k + 1);
+            field.fireEvent(
+                new KeyEvent(KeyEvent.KEY_TYPED, typed, "", none, false, false, false, false));
+          }
+          return null;
+        });
+    robot.push(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   void example() {

@@ -43,6 +43,13 @@ public final class Figures {
     return minus(rounded.setScale(decimals, RoundingMode.HALF_UP).toPlainString());
   }
 
+  /** Writes a plain number with up to three significant digits and no trailing zeros. */
+  public static String compact(double value) {
+    return Double.isFinite(value)
+        ? plain(new BigDecimal(value).round(THREE).doubleValue())
+        : number(value);
+  }
+
   /** Writes a plain number with a fixed number of decimals. */
   public static String fixed(double value, int decimals) {
     if (!Double.isFinite(value)) {

@@ -25,7 +25,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class TelemetryTest {
   @TempDir Path folder;
 
-  /** The same run, four seconds long, as ten devices might write it: 100 W, 200 W, −50 W, 0 W. */
+  /** The same run as ten devices might write it: 100 W, 200 W, −50 W, 0 W; ¶ ends a line. */
   record Way(String name, String text, Charset charset) {
     Way(String name, String text) {
       this(name, text, StandardCharsets.UTF_8);
@@ -39,60 +39,60 @@ class TelemetryTest {
 
   static Stream<Way> ways() {
     return Stream.of(
-        new Way("comma", "time,voltage,current\n0,50,2\n1,50,4\n2,50,-1\n3,50,0\n"),
+        new Way("comma", "time,voltage,current¶0,50,2¶1,50,4¶2,50,-1¶3,50,0¶"),
         new Way(
             "semicolon, decimal comma",
-            "Time (s);Voltage (V);Current (A)\n"
-                + "0,0;50,0;2,0\n"
-                + "1,0;50,0;4,0\n"
-                + "2,0;50,0;-1,0\n"
-                + "3,0;50,0;0,0\n"),
-        new Way("tabs", "t\tPack V\tAmps\n0\t50\t2\n1\t50\t4\n2\t50\t-1\n3\t50\t0\n"),
-        new Way("byte order mark", "\uFEFFtime,power\n0,100\n1,200\n2,-50\n3,0\n"),
+            "Time (s);Voltage (V);Current (A)¶"
+                + "0,0;50,0;2,0¶"
+                + "1,0;50,0;4,0¶"
+                + "2,0;50,0;-1,0¶"
+                + "3,0;50,0;0,0¶"),
+        new Way("tabs", "t\tPack V\tAmps¶0\t50\t2¶1\t50\t4¶2\t50\t-1¶3\t50\t0¶"),
+        new Way("byte order mark", "\uFEFFtime,power¶0,100¶1,200¶2,-50¶3,0¶"),
         new Way(
             "quoted",
-            "\"time\",\"voltage\",\"current\"\n"
-                + "\"0\",\"50.0\",\"2.0\"\n"
-                + "\"1\",\"50.0\",\"4.0\"\n"
-                + "\"2\",\"50.0\",\"-1.0\"\n"
-                + "\"3\",\"50.0\",\"0\"\n"),
+            "\"time\",\"voltage\",\"current\"¶"
+                + "\"0\",\"50.0\",\"2.0\"¶"
+                + "\"1\",\"50.0\",\"4.0\"¶"
+                + "\"2\",\"50.0\",\"-1.0\"¶"
+                + "\"3\",\"50.0\",\"0\"¶"),
         new Way(
-            "missing cells",
-            "time,voltage,current\n0,50,2\n0.5,,3\n1,50,4\n1.5,50,\n2,50,-1\n3,50,0\n"),
+            "missing cells", "time,voltage,current¶0,50,2¶0.5,,3¶1,50,4¶1.5,50,¶2,50,-1¶3,50,0¶"),
         new Way(
             "unsorted and repeated times",
-            "time,voltage,current\n2,50,-1\n0,50,2\n1,50,9\n3,50,0\n1,50,4\n"),
+            "time,voltage,current¶2,50,-1¶0,50,2¶1,50,9¶3,50,0¶1,50,4¶"),
         new Way(
             "milliseconds and milliamperes",
-            "time_ms,voltage_mV,current_mA\n"
-                + "0,50000,2000\n"
-                + "1000,50000,4000\n"
-                + "2000,50000,-1000\n"
-                + "3000,50000,0\n"),
+            "time_ms,voltage_mV,current_mA¶"
+                + "0,50000,2000¶"
+                + "1000,50000,4000¶"
+                + "2000,50000,-1000¶"
+                + "3000,50000,0¶"),
         new Way(
             "discharge negative, preamble",
-            "Meter log 7\nunit no. 4\ntime;u;i\n0;50;-2\n1;50;-4\n2;50;1\n3;50;0\n"),
+            "Meter log 7¶unit no. 4¶time;u;i¶0;50;-2¶1;50;-4¶2;50;1¶3;50;0¶"),
         new Way(
             "dates, kilowatts, Latin letters",
-            "Timestamp|Power (kW)|Temp (°C)\n"
-                + "2026-05-01 10:00:00|0.1|20\n"
-                + "2026-05-01 10:00:01|0.2|21\n"
-                + "2026-05-01 10:00:02|-0.05|21\n"
-                + "2026-05-01 10:00:03|0|21\n",
+            "Timestamp|Power (kW)|Temp (°C)¶"
+                + "2026-05-01 10:00:00|0.1|20¶"
+                + "2026-05-01 10:00:01|0.2|21¶"
+                + "2026-05-01 10:00:02|-0.05|21¶"
+                + "2026-05-01 10:00:03|0|21¶",
             StandardCharsets.ISO_8859_1),
         new Way(
             "clock, two heads of columns more, UTF-16",
-            "elapsed,speed [km/h],voltage,current\n"
-                + "00:00:00,3.6,50,2\n"
-                + "00:00:01,3.6,50,4\n"
-                + "00:00:02,3.6,50,-1\n"
-                + "00:00:03,0,50,0\n",
+            "elapsed,speed [km/h],voltage,current¶"
+                + "00:00:00,3.6,50,2¶"
+                + "00:00:01,3.6,50,4¶"
+                + "00:00:02,3.6,50,-1¶"
+                + "00:00:03,0,50,0¶",
             StandardCharsets.UTF_16LE));
   }
 
   private Path file(String text, Charset charset) throws IOException {
     String start = charset.equals(StandardCharsets.UTF_16LE) ? "\uFEFF" : "";
-    return Files.write(folder.resolve("log.csv"), (start + text).getBytes(charset));
+    return Files.write(
+        folder.resolve("log.csv"), (start + text.replace('¶', '\n')).getBytes(charset));
   }
 
   private Telemetry read(String text) throws IOException, UnreadableTable {
@@ -117,13 +117,13 @@ class TelemetryTest {
   static Stream<Way> hopeless() {
     return Stream.of(
         new Way("is empty", ""),
-        new Way("is not a table", "just\nsome\nwords\n"),
-        new Way("has a head but no rows", "time,current\n"),
-        new Way("no column holds the time", "colour,current\n1,2\n2,3\n"),
-        new Way("no column holds a current or a power", "time,voltage\n0,50\n1,50\n"),
-        new Way("only 0 rows have both", "time,current\nsoon,many\nlater,few\n"),
-        new Way("only 1 rows have both", "time,current\n5,1\n5,2\n"),
-        new Way("must last from 1 s to 30 d", "time,current\n0,1\n9000000,2\n"),
+        new Way("is not a table", "just¶some¶words¶"),
+        new Way("has a head but no rows", "time,current¶"),
+        new Way("no column holds the time", "colour,current¶1,2¶2,3¶"),
+        new Way("no column holds a current or a power", "time,voltage¶0,50¶1,50¶"),
+        new Way("only 0 rows have both", "time,current¶soon,many¶later,few¶"),
+        new Way("only 1 rows have both", "time,current¶5,1¶5,2¶"),
+        new Way("must last from 1 s to 30 d", "time,current¶0,1¶9000000,2¶"),
         new Way("is not text", "\u0000\u0001\u0002,\u0000"));
   }
 

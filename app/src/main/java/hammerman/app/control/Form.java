@@ -38,6 +38,9 @@ public final class Form {
   private static final double LABEL_WIDTH = 138;
   private static final double FIELD_WIDTH = 80;
 
+  /** Width of the name before a field of words, which needs more room than a figure, px. */
+  private static final double TEXT_LABEL = 92;
+
   private final Session session;
   private final Station station;
   private final VBox column = new VBox(3);
@@ -158,6 +161,7 @@ public final class Form {
     TypedField field =
         new TypedField(name, text -> edited(name, p -> write.apply(p, text.strip())));
     HBox.setHgrow(field, Priority.ALWAYS);
+    field.setMinWidth(labelWidth + fieldWidth - TEXT_LABEL);
     return typed(name, field, "", read);
   }
 
@@ -268,8 +272,9 @@ public final class Form {
       String name, Node field, String unit, Label complaint, Predicate<Project> applies) {
     Label label = new Label(name);
     label.getStyleClass().add("field-label");
-    label.setMinWidth(labelWidth);
-    label.setPrefWidth(labelWidth);
+    boolean words = field instanceof TypedField && !field.getStyleClass().contains("number");
+    label.setMinWidth(words ? TEXT_LABEL : labelWidth);
+    label.setPrefWidth(words ? TEXT_LABEL : labelWidth);
     label.setLabelFor(field);
     HBox row = new HBox(label, field);
     if (!unit.isEmpty()) {

@@ -59,7 +59,7 @@ final class LibraryView extends HBox {
           new Column(
               "mΩ",
               44,
-              c -> Figures.number(c.r10() * 1e3),
+              c -> Figures.compact(c.r10() * 1e3),
               Comparator.comparingDouble(CellType::r10)),
           new Column(
               "A cont/10 s",
@@ -333,10 +333,10 @@ final class LibraryView extends HBox {
                     + " of "
                     + Figures.of(cell.currents().continuous(), Unit.AMPERE)),
             List.of(
-                "Charged at / kind / fast",
-                Figures.number(f.design().guard().charge().current() / p)
-                    + " / "
-                    + Figures.plain(cell.currents().standardCharge())
+                "Charged with", Figures.of(f.design().guard().charge().current() / p, Unit.AMPERE)),
+            List.of(
+                "Charge, kind / fast",
+                Figures.compact(cell.currents().standardCharge())
                     + " / "
                     + Figures.exact(cell.currents().fastCharge(), Unit.AMPERE)),
             List.of("Charge from", Figures.of(t.chargeLowest(), Unit.CELSIUS, 0) + " up"),

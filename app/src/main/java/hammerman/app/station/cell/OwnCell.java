@@ -97,7 +97,11 @@ final class OwnCell extends HBox {
   }
 
   void show(Forecast f) {
-    doubts.setText(String.join(" ", Plausibility.doubts(f.design().pack().cell())));
+    CellType cell = f.design().pack().cell();
+    doubts.setText(String.join(" ", Plausibility.doubts(cell)));
+    if (fit == null) {
+      chart.show("Voltage of one cell, V", List.of(DutyCurves.rest(cell)));
+    }
   }
 
   private Form figures() {
@@ -299,7 +303,7 @@ final class OwnCell extends HBox {
     fit = null;
     use.setDisable(true);
     verdict.setText("");
-    chart.show("Voltage of one cell, V", List.of());
+    show(session.forecastProperty().get());
   }
 
   private void refit() {

@@ -81,7 +81,7 @@ final class DutyTrace extends Picture {
       double right = x.at((t + s.duration()) / unit);
       if (pen.width(Pen.TEXT, s.name()) < right - left - 4) {
         double watts = s.power(round.vehicle());
-        double at = watts < 0 ? y.at(watts) + 9 : y.at(watts) - 9;
+        double at = y.at(Math.max(0, watts)) - 9;
         pen.centred(Role.INK, Pen.TEXT, 0.5 * (left + right), at, s.name());
       }
       t += s.duration();

@@ -7,10 +7,11 @@ import hammerman.finding.Station;
 import hammerman.replacement.LeadBattery;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -22,7 +23,7 @@ final class LeadView extends VBox {
   private static final double CARD = 446;
 
   private final Session session;
-  private final FlowPane cards = new FlowPane(12, 12);
+  private final GridPane cards = new GridPane(12, 12);
   private final Label words = new Label();
   private LeadBattery battery = new LeadBattery(12, 20);
   private final QuantityField voltage =
@@ -80,9 +81,11 @@ final class LeadView extends VBox {
             .formatted(
                 Figures.of(battery.charged(), Unit.VOLT, 1),
                 Figures.of(battery.cutOff(), Unit.VOLT, 1)));
-    cards
-        .getChildren()
-        .setAll(battery.suggest(session.library()).stream().limit(SHOWN).map(this::card).toList());
+    cards.getChildren().clear();
+    List<LeadBattery.Suggestion> all = battery.suggest(session.library());
+    for (int k = 0; k < Math.min(SHOWN, all.size()); k++) {
+      cards.add(card(all.get(k)), k % 2, k / 2);
+    }
   }
 
   private Node card(LeadBattery.Suggestion s) {

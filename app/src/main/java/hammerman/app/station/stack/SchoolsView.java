@@ -8,6 +8,7 @@ import hammerman.search.Schools;
 import hammerman.search.Search;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -15,6 +16,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -37,7 +39,7 @@ final class SchoolsView extends VBox {
           new Row("Life", c -> Figures.fixed(c.years(), 1) + " years"));
 
   private final Session session;
-  private final VBox contests = new VBox(18);
+  private final HBox contests = new HBox(32);
 
   SchoolsView(Session session) {
     super(10);
@@ -59,11 +61,15 @@ final class SchoolsView extends VBox {
 
   private Node contest(Schools.Contest c) {
     Facts facts = new Facts("fact-name", "fact-value", "fact-value");
-    facts.setHgap(40);
-    facts.show(
-        ROWS.stream().map(r -> List.of(r.name(), text(r, c.one()), text(r, c.other()))).toList());
-    HBox names = new HBox(12, take(c.one()), take(c.other()));
-    return new VBox(6, Page.heading(c.question()), facts, names);
+    facts.setHgap(20);
+    facts.setVgap(7);
+    List<List<String>> rows = new ArrayList<>();
+    rows.add(List.of("", c.one().name(), c.other().name()));
+    ROWS.forEach(r -> rows.add(List.of(r.name(), text(r, c.one()), text(r, c.other()))));
+    facts.show(rows);
+    VBox box = new VBox(10, Page.heading(c.question()), facts, take(c.one()), take(c.other()));
+    HBox.setHgrow(box, Priority.ALWAYS);
+    return box;
   }
 
   private static String text(Row row, Schools.Side side) {

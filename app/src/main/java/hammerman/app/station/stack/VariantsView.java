@@ -21,6 +21,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -32,7 +33,7 @@ final class VariantsView extends VBox {
   /** The most variants shown beside each other. */
   private static final int MOST = 4;
 
-  private static final int SHORTEST_LIST = 8;
+  private static final double LIST_HEIGHT = 114;
 
   /**
    * A variant with its forecast.
@@ -80,21 +81,29 @@ final class VariantsView extends VBox {
     words.getStyleClass().add("answer");
     words.setId("variants-words");
     table.setId("comparison");
-    table.setHgap(14);
+    table.setHgap(24);
     table.setVgap(1);
-    VBox charts =
-        new VBox(
-            4,
-            Page.heading("Voltage at the machine, until the pack ends"),
-            voltage,
-            Page.heading("Capacity over the years"),
-            life);
-    VBox.setVgrow(voltage, Priority.ALWAYS);
-    VBox.setVgrow(life, Priority.ALWAYS);
-    HBox.setHgrow(charts, Priority.ALWAYS);
-    HBox lower = new HBox(20, table, charts);
-    VBox.setVgrow(lower, Priority.ALWAYS);
-    getChildren().addAll(list, words, lower);
+    HBox charts =
+        new HBox(
+            24,
+            chart("Voltage at the machine, until the pack ends", voltage),
+            chart("Capacity over the years", life));
+    VBox.setVgrow(charts, Priority.ALWAYS);
+    ScrollPane scroll = new ScrollPane(list);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.getStyleClass().add("page");
+    scroll.setFocusTraversable(false);
+    scroll.setMaxHeight(LIST_HEIGHT);
+    getChildren().addAll(scroll, words, table, charts);
+  }
+
+  private static VBox chart(String name, VariantsChart picture) {
+    VBox box = new VBox(2, Page.heading(name), picture);
+    VBox.setVgrow(picture, Priority.ALWAYS);
+    picture.setPrefSize(300, 100);
+    HBox.setHgrow(box, Priority.ALWAYS);
+    return box;
   }
 
   void show() {
@@ -102,7 +111,7 @@ final class VariantsView extends VBox {
     int n = project.variants().size();
     left.removeIf(k -> k >= n);
     List<Node> rows = new ArrayList<>();
-    for (int k = 0; k < Math.min(n, SHORTEST_LIST); k++) {
+    for (int k = 0; k < n; k++) {
       rows.add(row(project, k));
     }
     list.getChildren().setAll(rows);
@@ -195,7 +204,7 @@ final class VariantsView extends VBox {
     for (int c = 0; c < columns.size(); c++) {
       Label name = new Label(VariantsChart.letter(c) + " " + columns.get(c).name());
       name.getStyleClass().add("section-title");
-      name.setMaxWidth(150);
+      name.setMaxWidth(170);
       GridPane.setHalignment(name, HPos.RIGHT);
       table.add(name, c + 1, 0);
     }
