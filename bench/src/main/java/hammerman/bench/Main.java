@@ -3,7 +3,10 @@ package hammerman.bench;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs the measurements: {@code start}, {@code edit}, {@code models}; all without a name. */
+/**
+ * Runs the measurements: {@code start}, {@code edit}, {@code log}, {@code models}; all without a
+ * name.
+ */
 public final class Main {
   private Main() {}
 
@@ -14,6 +17,9 @@ public final class Main {
     }
     if (which.equals("edit") || which.equals("all")) {
       EditBench.run();
+    }
+    if (which.equals("log") || which.equals("all")) {
+      new Runner(new OptionsBuilder().include(LogBench.class.getName()).build()).run();
     }
     if (which.equals("models") || which.equals("all")) {
       new Runner(new OptionsBuilder().include(ModelBench.class.getName()).build()).run();

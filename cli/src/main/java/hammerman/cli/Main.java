@@ -1,5 +1,6 @@
 package hammerman.cli;
 
+import hammerman.cell.CellLibrary;
 import hammerman.forecast.Forecast;
 import hammerman.project.Project;
 import hammerman.project.ProjectFile;
@@ -118,7 +119,7 @@ public final class Main {
     }
   }
 
-  /** Searches the starter cells at all counts for the project's duty. */
+  /** Searches the starter cells and the project's own at all counts for its duty. */
   @Command(name = "plan", description = "Searches cells and counts that serve a project's duty.")
   static final class Plan extends OnProject {
     @Option(
@@ -131,7 +132,10 @@ public final class Main {
     @Override
     int report(Project project, Forecast forecast, PrintWriter out) {
       Valid.count("--top", top, 1, 100_000);
-      Search search = Search.of(project.design(), Shipped.cells(), Weights.EVEN);
+      CellLibrary cells =
+          Shipped.cells()
+              .with(project.variants().stream().map(v -> v.pack().cell()).distinct().toList());
+      Search search = Search.of(project.design(), cells, Weights.EVEN);
       out.println(json ? JsonReport.plan(search, top) : TextReport.plan(search, top));
       return FINE;
     }

@@ -125,6 +125,17 @@ public record LeadBattery(@In(Unit.VOLT) double voltage, @In(Unit.AMPERE_HOUR) d
     return cell.openCircuit().value(0.1);
   }
 
+  /** Returns what changes with any replacement, in sentences. */
+  public static List<String> always() {
+    return List.of(
+        "Usable: about %s of the capacity instead of %s, and nearly all of it at high current."
+            .formatted(
+                Figures.of(USABLE_REPLACEMENT, Unit.PERCENT, 0),
+                Figures.of(USABLE, Unit.PERCENT, 0)),
+        "Fuse: the resistance is lower, so a short circuit gives more current; choose the fuse by"
+            + " interrupt rating and wire in Guard.");
+  }
+
   private List<String> changes(CellType cell, int series, double full, double empty) {
     List<String> list = new ArrayList<>();
     list.add(
@@ -143,14 +154,6 @@ public record LeadBattery(@In(Unit.VOLT) double voltage, @In(Unit.AMPERE_HOUR) d
           "Cut-off: devices stop at about %s, the BMS at %s at the latest; the device does first."
               .formatted(volts(cutOff()), volts(empty)));
     }
-    list.add(
-        "Usable: about %s of the capacity instead of %s, and nearly all of it at high current."
-            .formatted(
-                Figures.of(USABLE_REPLACEMENT, Unit.PERCENT, 0),
-                Figures.of(USABLE, Unit.PERCENT, 0)));
-    list.add(
-        "Fuse: its resistance is lower, so a short circuit gives more current; choose the fuse by"
-            + " interrupt rating and wire in Guard.");
     if (cell.temperatures().chargeLowest() > 263.15) {
       list.add("Cold: it must not be charged below 0 °C, which a lead battery allows.");
     }

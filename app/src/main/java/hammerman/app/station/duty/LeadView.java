@@ -39,6 +39,7 @@ final class LeadView extends VBox {
     words.getStyleClass().add("answer");
     words.setId("lead-words");
     words.setMinHeight(USE_PREF_SIZE);
+    words.setWrapText(true);
     HBox fields =
         new HBox(8, label("Lead battery"), voltage, label("V,"), capacity, label("Ah at 20 h"));
     fields.setStyle("-fx-alignment: center-left;");
@@ -80,7 +81,9 @@ final class LeadView extends VBox {
         "On charge it had up to %s; devices made for it stop near %s."
             .formatted(
                 Figures.of(battery.charged(), Unit.VOLT, 1),
-                Figures.of(battery.cutOff(), Unit.VOLT, 1)));
+                Figures.of(battery.cutOff(), Unit.VOLT, 1))
+            + " "
+            + String.join(" ", LeadBattery.always()));
     cards.getChildren().clear();
     List<LeadBattery.Suggestion> all = battery.suggest(session.library());
     for (int k = 0; k < Math.min(SHOWN, all.size()); k++) {

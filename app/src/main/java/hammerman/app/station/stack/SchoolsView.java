@@ -67,9 +67,38 @@ final class SchoolsView extends VBox {
     rows.add(List.of("", c.one().name(), c.other().name()));
     ROWS.forEach(r -> rows.add(List.of(r.name(), text(r, c.one()), text(r, c.other()))));
     facts.show(rows);
-    VBox box = new VBox(10, Page.heading(c.question()), facts, take(c.one()), take(c.other()));
+    VBox box = new VBox(
+            10, Page.heading(c.question()), facts, trade(c), take(c.one()), take(c.other()));
     HBox.setHgrow(box, Priority.ALWAYS);
     return box;
+  }
+
+  /** What going over to the other side costs, in a sentence. */
+  private static Label trade(Schools.Contest c) {
+    Label words = new Label();
+    words.getStyleClass().add("answer");
+    words.setMinHeight(Region.USE_PREF_SIZE);
+    words.setMaxWidth(430);
+    c.one()
+        .best()
+        .flatMap(a -> c.other().best().map(b -> trade(c.other().name(), a, b)))
+        .ifPresent(words::setText);
+    return words;
+  }
+
+  private static String trade(String name, Candidate a, Candidate b) {
+    return "%s cost %s kg, %s money, %s V at the hardest moment, %s Wh of heat and %s years."
+        .formatted(
+            name,
+            signed(b.mass() - a.mass(), 2),
+            signed(b.cost() - a.cost(), 0),
+            signed(b.sag() - a.sag(), 1),
+            signed(Unit.WATT_HOUR.fromCore(b.heat() - a.heat()), 1),
+            signed(b.years() - a.years(), 1));
+  }
+
+  private static String signed(double value, int decimals) {
+    return (value >= 0 ? "+" : "") + Figures.fixed(value, decimals);
   }
 
   private static String text(Row row, Schools.Side side) {

@@ -82,7 +82,7 @@ final class VariantsView extends VBox {
     words.setId("variants-words");
     table.setId("comparison");
     table.setHgap(24);
-    table.setVgap(1);
+    table.setVgap(0);
     HBox charts =
         new HBox(
             24,
@@ -200,7 +200,7 @@ final class VariantsView extends VBox {
 
   private void fill(List<Column> columns) {
     table.getChildren().clear();
-    table.getColumnConstraints().setAll(new ColumnConstraints(160));
+    table.getColumnConstraints().setAll(new ColumnConstraints(184));
     for (int c = 0; c < columns.size(); c++) {
       Label name = new Label(VariantsChart.letter(c) + " " + columns.get(c).name());
       name.getStyleClass().add("section-title");
