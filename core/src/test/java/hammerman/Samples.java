@@ -2,8 +2,10 @@ package hammerman;
 
 import hammerman.cell.CellType;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.guard.Bms;
 import hammerman.guard.Guard;
+import hammerman.guard.Wire;
 import hammerman.pack.Pack;
 import hammerman.project.Shipped;
 import java.util.function.UnaryOperator;
@@ -29,8 +31,19 @@ public final class Samples {
     return barrow().pack().withCell(cell(id)).withCounts(series, parallel);
   }
 
+  /** A second pack for the barrow: the same string, fewer cells, more worn, less charged. */
+  public static SecondPack second(SecondPack.Joining joining) {
+    Pack pack = barrow().pack();
+    CellType worn = pack.cell().withHealth(new CellType.Health(0.85, 1.4));
+    return new SecondPack(pack.withCell(worn).withCounts(13, 4), joining, 0.98, 1, 3e-3, 80);
+  }
+
   public static Design withGuard(Design d, UnaryOperator<Guard> change) {
     return d.withGuard(change.apply(d.guard()));
+  }
+
+  public static Design withWire(Design d, UnaryOperator<Wire> change) {
+    return withGuard(d, g -> g.withWiring(g.wiring().withWire(change.apply(g.wiring().wire()))));
   }
 
   public static Design withBms(Design d, UnaryOperator<Bms> change) {

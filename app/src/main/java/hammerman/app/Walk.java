@@ -3,6 +3,9 @@ package hammerman.app;
 import hammerman.app.session.Session;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
+import hammerman.cell.CellType;
+import hammerman.design.SecondPack;
+import hammerman.design.SecondPack.Joining;
 import hammerman.finding.Station;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
@@ -62,10 +65,15 @@ final class Walk {
     add("3-schools", () -> frame.go(Station.STACK, "schools"));
     add("3-variants", this::variants);
     add("4-guard", () -> example(Station.GUARD));
-    add("5-forecast", () -> frame.go(Station.FORECAST));
+    for (String view : List.of("parts", "time", "charging", "wiring")) {
+      add("4-guard-" + view, () -> frame.go(Station.GUARD, view));
+    }
+    add("4-guard-two", this::two);
+    add("4-guard-ready", () -> frame.go(Station.GUARD, "ready"));
+    add("5-forecast", () -> example(Station.FORECAST));
     add("6-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
     add("7-night-forecast", this::night);
-    add("8-night-guard", () -> frame.go(Station.GUARD));
+    add("8-night-guard", () -> frame.go(Station.GUARD, "chain"));
     next();
   }
 
@@ -101,6 +109,15 @@ final class Walk {
         Station.STACK,
         d -> d.withGuard(d.guard().withCharge(d.guard().charge().withVoltage(53.3))));
     frame.go(Station.STACK, "variants");
+  }
+
+  private void two() {
+    var pack = session.project().variant().pack();
+    var worn = pack.cell().withHealth(new CellType.Health(0.85, 1.4));
+    SecondPack second =
+        new SecondPack(pack.withCell(worn).withCounts(13, 4), Joining.PARALLEL, 0.97, 1, 5e-3, 80);
+    session.editDesign("Second pack", Station.GUARD, d -> d.withSecond(second));
+    frame.go(Station.GUARD, "two");
   }
 
   private void night() {

@@ -2,6 +2,7 @@ package hammerman.cli;
 
 import hammerman.cell.CellLibrary;
 import hammerman.forecast.Forecast;
+import hammerman.judgement.Judge;
 import hammerman.project.Project;
 import hammerman.project.ProjectFile;
 import hammerman.project.Shipped;
@@ -30,7 +31,7 @@ import picocli.CommandLine.Spec;
     description = "Designs and judges battery packs built from cells.",
     mixinStandardHelpOptions = true,
     version = "Hammerman 0.1",
-    subcommands = {Main.Predict.class, Main.Check.class, Main.Plan.class})
+    subcommands = {Main.Predict.class, Main.Check.class, Main.Plan.class, Main.Rules.class})
 public final class Main {
   /** Exit code when all is well. */
   static final int FINE = 0;
@@ -137,6 +138,18 @@ public final class Main {
               .with(project.variants().stream().map(v -> v.pack().cell()).distinct().toList());
       Search search = Search.of(project.design(), cells, Weights.EVEN);
       out.println(json ? JsonReport.plan(search, top) : TextReport.plan(search, top));
+      return FINE;
+    }
+  }
+
+  /** Prints what is judged, as the page docs/judgements.md. */
+  @Command(name = "rules", description = "Prints the list of judgements.")
+  static final class Rules implements Callable<Integer> {
+    @Spec CommandSpec spec;
+
+    @Override
+    public Integer call() {
+      spec.commandLine().getOut().print(Judge.page());
       return FINE;
     }
   }

@@ -6,6 +6,9 @@ import hammerman.duty.Moment;
 import hammerman.guard.Bms;
 import hammerman.guard.Fuse;
 import hammerman.guard.FuseClass;
+import hammerman.guard.Fusing;
+import hammerman.guard.Guard;
+import hammerman.guard.Wire;
 import hammerman.numeric.Root;
 import hammerman.pack.Pack;
 import hammerman.unit.Figures;
@@ -38,6 +41,12 @@ public record Chain(
 
   private static final double ROOM = 298.15;
 
+  /** The time for which cells and connectors are rated for their peak, s. */
+  private static final double TEN_SECONDS = 10;
+
+  /** Time over which a switch's contacts average their heat, s; typical. */
+  private static final double SWITCH_TIME = 60;
+
   public Chain {
     links = List.copyOf(links);
   }
@@ -47,10 +56,11 @@ public record Chain(
     Path path = Path.of(design);
     Demand demand = demand(design, path);
     double hottest = design.duty().surroundings().hottestInUse();
+    FuseClass kind = design.guard().fuse().map(Fuse::kind).orElse(FuseClass.BOLT_DOWN);
     FuseWindow window =
         new FuseWindow(
-            Fuse.smallestRating(demand.continuous(), demand.peak(), demand.peakDuration()),
-            design.guard().wiring().ampacity(hottest));
+            Fuse.smallestRating(kind, demand.continuous(), demand.peak(), demand.peakDuration()),
+            design.guard().wiring().wire().ampacity(hottest));
     return new Chain(design, path, demand, links(design, demand), window, floor(path));
   }
 
@@ -96,19 +106,36 @@ public record Chain(
 
   private static Demand demand(Design design, Path path) {
     Moment hardest = design.duty().hardest();
+    double tenSeconds = heaviest(design, path, TEN_SECONDS);
+    return new Demand(
+        heaviest(design, path, Demand.WINDOW),
+        hardest.duration() >= TEN_SECONDS ? Math.max(hardest.current(), tenSeconds) : tenSeconds,
+        hardest.current(),
+        hardest.duration());
+  }
+
+  /**
+   * Returns the rms current of the duty over its heaviest window of a length (s), A; powers are
+   * turned into currents at half charge and the coldest in use.
+   */
+  public double heaviest(double window) {
+    double inMoment = window <= demand.peakDuration() ? demand.peak() : 0;
+    return Math.max(inMoment, heaviest(design, path, window));
+  }
+
+  private static double heaviest(Design design, Path path, double window) {
     double kelvin = design.duty().surroundings().coldestInUse();
     double most = design.duty().machine().peakCurrent();
     double back = design.guard().allowedRegeneration(design.duty().machine().regenerationCurrent());
-    double continuous =
-        Demand.heaviestWindow(
-            design.duty().task().load(),
-            d ->
-                switch (d) {
-                  case Load.Current c -> Math.clamp(c.amperes(), -back, most);
-                  case Load.Power p ->
-                      Math.clamp(path.currentFor(p.watts(), MIDDLE, kelvin), -back, most);
-                });
-    return new Demand(continuous, hardest.current(), hardest.duration());
+    return Demand.heaviestWindow(
+        design.duty().task().load(),
+        window,
+        d ->
+            switch (d) {
+              case Load.Current c -> Math.clamp(c.amperes(), -back, most);
+              case Load.Power p ->
+                  Math.clamp(path.currentFor(p.watts(), MIDDLE, kelvin), -back, most);
+            });
   }
 
   private static List<Link> links(Design design, Demand demand) {
@@ -130,21 +157,53 @@ public record Chain(
             pack.strip().text(),
             p * pack.strip().ampacity(),
             p * pack.strip().shortTimeAmpacity(t)));
-    design.guard().protection().inDischargePath().ifPresent(b -> links.add(bms(b)));
-    Fuse fuse = design.guard().fuse();
-    links.add(
-        new Link(
-            Link.Kind.FUSE,
-            Figures.exact(fuse.rating(), Unit.AMPERE) + " fuse",
-            Fuse.CONTINUOUS_SHARE * fuse.rating(),
-            fuse.rating() * FuseClass.safeMultiple(Fuse.TIME_FACTOR * t)));
-    var wiring = design.guard().wiring();
+    Guard guard = design.guard();
+    if (guard.fusing() instanceof Fusing.MainAndCells f) {
+      links.add(
+          new Link(
+              Link.Kind.CELL_FUSES,
+              p + " × " + Figures.exact(f.cellRating(), Unit.AMPERE),
+              p * Fuse.CONTINUOUS_SHARE * f.cellRating(),
+              p * f.cellRating() * f.fuse().kind().safeMultiple(Fuse.TIME_FACTOR * t)));
+    }
+    guard.protection().inDischargePath().ifPresent(b -> links.add(bms(b)));
+    guard
+        .fuse()
+        .ifPresent(
+            f ->
+                links.add(
+                    new Link(
+                        Link.Kind.FUSE,
+                        Figures.exact(f.rating(), Unit.AMPERE) + " fuse",
+                        Fuse.CONTINUOUS_SHARE * f.rating(),
+                        f.rating() * f.kind().safeMultiple(Fuse.TIME_FACTOR * t))));
+    if (guard.mainSwitch() != null) {
+      // A switch is rated for what it carries; the moment's excess is judged as heat: I² t over 60
+      // s.
+      double rated = guard.mainSwitch().continuous();
+      links.add(
+          new Link(
+              Link.Kind.SWITCH,
+              guard.mainSwitch().name(),
+              rated,
+              rated * Math.sqrt(Math.max(1, SWITCH_TIME / t))));
+    }
+    Wire wire = guard.wiring().wire();
     links.add(
         new Link(
             Link.Kind.WIRE,
-            Figures.of(wiring.area(), Unit.SQUARE_MILLIMETRE) + " wire",
-            wiring.ampacity(hottest),
-            wiring.shortTimeAmpacity(hottest, t)));
+            Figures.of(wire.area(), Unit.SQUARE_MILLIMETRE) + " wire",
+            wire.ampacity(hottest),
+            wire.shortTimeAmpacity(hottest, t)));
+    if (guard.wiring().connectorPairs() > 0) {
+      var connector = guard.wiring().connector();
+      links.add(
+          new Link(
+              Link.Kind.CONNECTOR,
+              connector.name(),
+              connector.continuous(),
+              t <= TEN_SECONDS + 5 ? connector.peak() : connector.continuous()));
+    }
     var machine = design.duty().machine();
     links.add(
         new Link(

@@ -9,10 +9,12 @@ import java.util.function.ToDoubleFunction;
  * What the duty asks of the whole chain.
  *
  * @param continuous rms current over its heaviest ten minutes, A
+ * @param tenSeconds rms current over its heaviest ten seconds, or of the hardest moment if that is
+ *     more, A
  * @param peak current of the hardest moment, A
  * @param peakDuration how long it lasts, s
  */
-public record Demand(double continuous, double peak, double peakDuration) {
+public record Demand(double continuous, double tenSeconds, double peak, double peakDuration) {
   /**
    * The window that counts as continuous, s; the thermal time constant of cells is of this order.
    */
@@ -23,11 +25,13 @@ public record Demand(double continuous, double peak, double peakDuration) {
    * does. A load shorter than the window is spread over its own length.
    *
    * @param load the load
+   * @param longest its length, s
    * @param currentFor current that flows for a power, A
    */
-  static double heaviestWindow(Load load, ToDoubleFunction<Load.Demand> currentFor) {
+  static double heaviestWindow(
+      Load load, double longest, ToDoubleFunction<Load.Demand> currentFor) {
     List<Load.Step> steps = load.steps();
-    int rounds = (int) Math.min(load.rounds(), Math.ceil(WINDOW / load.roundDuration()) + 1);
+    int rounds = (int) Math.min(load.rounds(), Math.ceil(longest / load.roundDuration()) + 1);
     int n = steps.size() * rounds;
     double[] time = new double[n + 1];
     double[] heat = new double[n + 1];
@@ -41,7 +45,7 @@ public record Demand(double continuous, double peak, double peakDuration) {
       time[k + 1] = time[k] + duration;
       heat[k + 1] = heat[k] + square[k % square.length] * duration;
     }
-    double window = Math.min(WINDOW, time[n]);
+    double window = Math.min(longest, time[n]);
     double most = 0;
     // The heaviest window starts or ends where a step does.
     for (int k = 0; k <= n; k++) {

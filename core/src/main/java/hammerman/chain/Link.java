@@ -13,10 +13,13 @@ public record Link(Kind kind, String name, double continuous, double shortTime) 
   /** The links, from the cell outwards. */
   public enum Kind {
     CELLS,
+    CELL_FUSES,
     STRIP,
     BMS,
     FUSE,
+    SWITCH,
     WIRE,
+    CONNECTOR,
     MACHINE
   }
 

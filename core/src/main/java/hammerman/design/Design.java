@@ -2,10 +2,12 @@ package hammerman.design;
 
 import hammerman.cell.CellType;
 import hammerman.duty.Duty;
+import hammerman.guard.BmsClass;
 import hammerman.guard.ChargePlan;
 import hammerman.guard.Guard;
 import hammerman.guard.Protection;
 import hammerman.pack.Pack;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A whole design: the single input of every forecast.
@@ -13,8 +15,9 @@ import hammerman.pack.Pack;
  * @param duty what the pack must do
  * @param pack what is built
  * @param guard what protects it
+ * @param second a second pack used with it; absent for one pack alone
  */
-public record Design(Duty duty, Pack pack, Guard guard) {
+public record Design(Duty duty, Pack pack, Guard guard, @Nullable SecondPack second) {
 
   /** Returns the charge voltage per cell, V. */
   public double chargeVoltagePerCell() {
@@ -34,7 +37,8 @@ public record Design(Duty duty, Pack pack, Guard guard) {
     return new Design(
         duty,
         pack.withCounts(series, parallel),
-        guard.withCharge(charge).withProtection(following(series)));
+        guard.withCharge(charge).withProtection(following(series)),
+        second);
   }
 
   /**
@@ -46,33 +50,31 @@ public record Design(Duty duty, Pack pack, Guard guard) {
     ChargePlan charge =
         guard.charge().withVoltage(rounded((cell.fullVoltage() + offset) * pack.series()));
     Protection protection =
-        guard.protection().withBms(b -> b.withVoltages(bmsCutOff(cell), bmsOver(cell)));
+        guard
+            .protection()
+            .withBms(b -> b.withVoltages(BmsClass.cutOffFor(cell), BmsClass.overVoltageFor(cell)));
     return new Design(
-        duty, pack.withCell(cell), guard.withCharge(charge).withProtection(protection));
+        duty, pack.withCell(cell), guard.withCharge(charge).withProtection(protection), second);
   }
 
   public Design withDuty(Duty value) {
-    return new Design(value, pack, guard);
+    return new Design(value, pack, guard, second);
   }
 
   public Design withPack(Pack value) {
-    return new Design(duty, value, guard);
+    return new Design(duty, value, guard, second);
   }
 
   public Design withGuard(Guard value) {
-    return new Design(duty, pack, value);
+    return new Design(duty, pack, value, second);
+  }
+
+  public Design withSecond(@Nullable SecondPack value) {
+    return new Design(duty, pack, guard, value);
   }
 
   private Protection following(int series) {
     return guard.protection().withBms(b -> b.series() == pack.series() ? b.withSeries(series) : b);
-  }
-
-  private static double bmsCutOff(CellType cell) {
-    return rounded(cell.cutOffVoltage() + 0.3);
-  }
-
-  private static double bmsOver(CellType cell) {
-    return rounded(cell.fullVoltage() + 0.05);
   }
 
   private static double rounded(double volts) {

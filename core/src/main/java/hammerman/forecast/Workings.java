@@ -211,11 +211,17 @@ public final class Workings {
             model(
                 "m",
                 "multiple surely carried for 2 t_h",
-                Figures.number(FuseClass.safeMultiple(Fuse.TIME_FACTOR * d.peakDuration()))),
+                Figures.number(d.peak() / Math.max(1e-9, smallestFor(c)))),
             computed("wire", "ampacity", Figures.of(c.fuseWindow().upper(), Unit.AMPERE))),
         "opening times typical for the fast blade class; 75 % and the factor 2 are usual practice",
         "20 ms to 100 h",
         false);
+  }
+
+  /** The rating at which the hardest moment alone just does not open the fuse, A. */
+  private static double smallestFor(Chain c) {
+    FuseClass kind = c.design().guard().fuse().map(Fuse::kind).orElse(FuseClass.BOLT_DOWN);
+    return Fuse.smallestRating(kind, 0, c.demand().peak(), c.demand().peakDuration());
   }
 
   private static Derivation shortCircuit(Forecast f) {
@@ -241,7 +247,7 @@ public final class Workings {
   }
 
   private static Derivation wireAmpacity(Forecast f) {
-    var wiring = f.design().guard().wiring();
+    var wiring = f.design().guard().wiring().wire();
     double hottest = f.design().duty().surroundings().hottestInUse();
     return new Derivation(
         "Ampacity of the main wire",

@@ -15,6 +15,9 @@ import hammerman.unit.Valid;
  * @param cutOffVoltage group voltage at which it opens on discharge, V
  * @param overVoltage group voltage at which it opens on charge, V
  * @param resistance of both MOSFET banks in the path, Ω
+ * @param mosfetVoltage highest voltage its switches block, V
+ * @param balance how it evens the groups out
+ * @param temperatureSensors how many it reads
  */
 public record Bms(
     int series,
@@ -24,7 +27,10 @@ public record Bms(
     @In(Unit.AMPERE) double chargeCurrent,
     @In(Unit.VOLT) double cutOffVoltage,
     @In(Unit.VOLT) double overVoltage,
-    @In(Unit.MILLIOHM) double resistance) {
+    @In(Unit.MILLIOHM) double resistance,
+    @In(Unit.VOLT) double mosfetVoltage,
+    Balance balance,
+    int temperatureSensors) {
 
   public Bms {
     Valid.count("BMS series count", series, 1, 250);
@@ -36,6 +42,33 @@ public record Bms(
     Valid.range("BMS over-voltage", overVoltage, 0.6, 6, Unit.VOLT);
     Valid.above("BMS over-voltage", overVoltage, "its cut-off voltage", cutOffVoltage, Unit.VOLT);
     Valid.range("BMS resistance", resistance, 0, 1, Unit.MILLIOHM);
+    Valid.range("BMS switch voltage", mosfetVoltage, 1, 2000, Unit.VOLT);
+    Valid.count("BMS temperature sensors", temperatureSensors, 0, 100);
+  }
+
+  /**
+   * How groups are evened out.
+   *
+   * @param kind by which way
+   * @param current at which a group is evened out, A; 0 for none
+   */
+  public record Balance(Kind kind, @In(Unit.MILLIAMPERE) double current) {
+    /** The ways of balancing. */
+    public enum Kind {
+      /** The fuller groups are bled through resistors. */
+      PASSIVE,
+      /** Charge goes from fuller groups to emptier ones. */
+      ACTIVE
+    }
+
+    public Balance {
+      Valid.range("Balance current", current, 0, 50, Unit.MILLIAMPERE);
+    }
+
+    /** Returns the hours to remove an imbalance (Ah), infinite without balancing. */
+    public double hoursFor(double imbalance) {
+      return imbalance / current;
+    }
   }
 
   public Bms withSeries(int value) {
@@ -47,7 +80,10 @@ public record Bms(
         chargeCurrent,
         cutOffVoltage,
         overVoltage,
-        resistance);
+        resistance,
+        mosfetVoltage,
+        balance,
+        temperatureSensors);
   }
 
   public Bms withContinuousCurrent(double value) {
@@ -59,7 +95,85 @@ public record Bms(
         chargeCurrent,
         cutOffVoltage,
         overVoltage,
-        resistance);
+        resistance,
+        mosfetVoltage,
+        balance,
+        temperatureSensors);
+  }
+
+  public Bms withChargeCurrent(double value) {
+    return new Bms(
+        series,
+        continuousCurrent,
+        overCurrent,
+        overCurrentDelay,
+        value,
+        cutOffVoltage,
+        overVoltage,
+        resistance,
+        mosfetVoltage,
+        balance,
+        temperatureSensors);
+  }
+
+  public Bms withResistance(double value) {
+    return new Bms(
+        series,
+        continuousCurrent,
+        overCurrent,
+        overCurrentDelay,
+        chargeCurrent,
+        cutOffVoltage,
+        overVoltage,
+        value,
+        mosfetVoltage,
+        balance,
+        temperatureSensors);
+  }
+
+  public Bms withMosfetVoltage(double value) {
+    return new Bms(
+        series,
+        continuousCurrent,
+        overCurrent,
+        overCurrentDelay,
+        chargeCurrent,
+        cutOffVoltage,
+        overVoltage,
+        resistance,
+        value,
+        balance,
+        temperatureSensors);
+  }
+
+  public Bms withBalance(Balance value) {
+    return new Bms(
+        series,
+        continuousCurrent,
+        overCurrent,
+        overCurrentDelay,
+        chargeCurrent,
+        cutOffVoltage,
+        overVoltage,
+        resistance,
+        mosfetVoltage,
+        value,
+        temperatureSensors);
+  }
+
+  public Bms withTemperatureSensors(int value) {
+    return new Bms(
+        series,
+        continuousCurrent,
+        overCurrent,
+        overCurrentDelay,
+        chargeCurrent,
+        cutOffVoltage,
+        overVoltage,
+        resistance,
+        mosfetVoltage,
+        balance,
+        value);
   }
 
   /** Returns this BMS with another over-current threshold (A) and delay (s). */
@@ -72,19 +186,10 @@ public record Bms(
         chargeCurrent,
         cutOffVoltage,
         overVoltage,
-        resistance);
-  }
-
-  public Bms withChargeCurrent(double value) {
-    return new Bms(
-        series,
-        continuousCurrent,
-        overCurrent,
-        overCurrentDelay,
-        value,
-        cutOffVoltage,
-        overVoltage,
-        resistance);
+        resistance,
+        mosfetVoltage,
+        balance,
+        temperatureSensors);
   }
 
   /** Returns this BMS with other group voltages (V) at which it opens. */
@@ -97,18 +202,9 @@ public record Bms(
         chargeCurrent,
         cutOff,
         over,
-        resistance);
-  }
-
-  public Bms withResistance(double value) {
-    return new Bms(
-        series,
-        continuousCurrent,
-        overCurrent,
-        overCurrentDelay,
-        chargeCurrent,
-        cutOffVoltage,
-        overVoltage,
-        value);
+        resistance,
+        mosfetVoltage,
+        balance,
+        temperatureSensors);
   }
 }

@@ -33,15 +33,17 @@ public record Fuse(
   }
 
   /**
-   * Returns the smallest rating that does not open for a load, A.
+   * Returns the smallest rating of a class that does not open for a load, A.
    *
+   * @param kind class of fuse
    * @param continuous continuous current, A
    * @param peak current of the hardest moment, A
    * @param peakDuration how long it lasts, s
    */
-  public static double smallestRating(double continuous, double peak, double peakDuration) {
+  public static double smallestRating(
+      FuseClass kind, double continuous, double peak, double peakDuration) {
     return Math.max(
-        continuous / CONTINUOUS_SHARE, peak / FuseClass.safeMultiple(TIME_FACTOR * peakDuration));
+        continuous / CONTINUOUS_SHARE, peak / kind.safeMultiple(TIME_FACTOR * peakDuration));
   }
 
   public Fuse withKind(FuseClass value) {

@@ -1,21 +1,71 @@
 package hammerman.guard;
 
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+
 /**
  * What protects the pack and carries its current.
  *
  * @param protection school of protection with its BMS
  * @param charge how it is charged
- * @param fuse main fuse
+ * @param fusing school of fusing with its fuses
  * @param wiring main leads
+ * @param mainSwitch the switch; absent if there is none
+ * @param precharge the pre-charge resistor; absent if there is none
+ * @param locked parts that a suggestion leaves as they are
  */
-public record Guard(Protection protection, ChargePlan charge, Fuse fuse, Wiring wiring) {
+public record Guard(
+    Protection protection,
+    ChargePlan charge,
+    Fusing fusing,
+    Wiring wiring,
+    @Nullable Switch mainSwitch,
+    @Nullable Precharge precharge,
+    Set<Part> locked) {
+
+  /** The parts that are chosen. */
+  public enum Part {
+    BMS("BMS"),
+    CHARGER("Charger"),
+    FUSE("Main fuse"),
+    WIRE("Wire"),
+    CONNECTOR("Connector"),
+    SWITCH("Switch"),
+    PRECHARGE("Pre-charge");
+
+    private final String label;
+
+    Part(String label) {
+      this.label = label;
+    }
+
+    /** Returns the part's name. */
+    public String label() {
+      return label;
+    }
+  }
+
+  public Guard {
+    locked = locked.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(locked));
+  }
+
+  /** Returns the main fuse, if there is one. */
+  public Optional<Fuse> fuse() {
+    return fusing.main();
+  }
+
   /**
    * Returns the resistance of everything between the pack's ends and the machine at a temperature
-   * (K), Ω: leads, connectors, fuse and, in the discharge path, the BMS.
+   * (K), Ω: leads, connectors, fuse, switch and, in the discharge path, the BMS.
    */
   public double resistance(double kelvin) {
     return wiring.resistance(kelvin)
-        + fuse.resistance()
+        + fuse().map(Fuse::resistance).orElse(0.0)
+        + (mainSwitch == null ? 0 : mainSwitch.resistance())
         + protection.inDischargePath().map(Bms::resistance).orElse(0.0);
   }
 
@@ -32,19 +82,44 @@ public record Guard(Protection protection, ChargePlan charge, Fuse fuse, Wiring 
         .orElse(regeneration);
   }
 
+  /** Returns this guard with its main fuse, if it has one, changed. */
+  public Guard withFuse(UnaryOperator<Fuse> change) {
+    return withFusing(fusing.withMain(change));
+  }
+
+  /** Returns this guard with a part locked or free. */
+  public Guard withLocked(Part part, boolean value) {
+    Set<Part> changed = EnumSet.noneOf(Part.class);
+    changed.addAll(locked);
+    if (value) {
+      changed.add(part);
+    } else {
+      changed.remove(part);
+    }
+    return new Guard(protection, charge, fusing, wiring, mainSwitch, precharge, changed);
+  }
+
   public Guard withProtection(Protection value) {
-    return new Guard(value, charge, fuse, wiring);
+    return new Guard(value, charge, fusing, wiring, mainSwitch, precharge, locked);
   }
 
   public Guard withCharge(ChargePlan value) {
-    return new Guard(protection, value, fuse, wiring);
+    return new Guard(protection, value, fusing, wiring, mainSwitch, precharge, locked);
   }
 
-  public Guard withFuse(Fuse value) {
-    return new Guard(protection, charge, value, wiring);
+  public Guard withFusing(Fusing value) {
+    return new Guard(protection, charge, value, wiring, mainSwitch, precharge, locked);
   }
 
   public Guard withWiring(Wiring value) {
-    return new Guard(protection, charge, fuse, value);
+    return new Guard(protection, charge, fusing, value, mainSwitch, precharge, locked);
+  }
+
+  public Guard withMainSwitch(@Nullable Switch value) {
+    return new Guard(protection, charge, fusing, wiring, value, precharge, locked);
+  }
+
+  public Guard withPrecharge(@Nullable Precharge value) {
+    return new Guard(protection, charge, fusing, wiring, mainSwitch, value, locked);
   }
 }

@@ -1,95 +1,59 @@
 package hammerman.guard;
 
-import hammerman.numeric.Root;
-import hammerman.pack.ConductorMaterial;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 
 /**
- * The main leads from pack to machine.
+ * The leads between pack, fuse, switch, machine and charge port.
  *
- * @param material metal
- * @param area cross-section of the thinnest main wire, m²
- * @param length one way, m
- * @param insulationLimit highest temperature of its insulation, K
- * @param connectors connector pairs in the path
- * @param connectorResistance of one pair, Ω
+ * @param wire of the main circuit
+ * @param chargeWire of the charge port
+ * @param leads their lengths
+ * @param slack share by which each is cut longer
+ * @param connector kind of the connectors in the main circuit
+ * @param connectorPairs how many pairs the main circuit has
  */
 public record Wiring(
-    ConductorMaterial material,
-    @In(Unit.SQUARE_MILLIMETRE) double area,
-    @In(Unit.METRE) double length,
-    @In(Unit.CELSIUS) double insulationLimit,
-    int connectors,
-    @In(Unit.MILLIOHM) double connectorResistance) {
-
-  /** Share of a stranded wire's circle that is metal; typical. */
-  private static final double STRAND_FILL = 0.78;
-
-  /** Insulation thickness as a share of the strand's diameter, and its least value, m; typical. */
-  private static final double INSULATION_SHARE = 0.2;
-
-  private static final double LEAST_INSULATION = 0.7e-3;
+    Wire wire,
+    Wire chargeWire,
+    Leads leads,
+    @In(Unit.PERCENT) double slack,
+    Connector connector,
+    int connectorPairs) {
 
   public Wiring {
-    Valid.range("Wire cross-section", area, 0.01e-6, 1000e-6, Unit.SQUARE_MILLIMETRE);
-    Valid.range("Wire length", length, 0, 1000, Unit.METRE);
-    Valid.range("Insulation limit", insulationLimit, 323.15, 573.15, Unit.CELSIUS);
-    Valid.count("Connector pairs", connectors, 0, 50);
-    Valid.range("Connector resistance", connectorResistance, 0, 0.1, Unit.MILLIOHM);
+    Valid.range("Slack of the leads", slack, 0, 1, Unit.PERCENT);
+    Valid.count("Connector pairs", connectorPairs, 0, 50);
   }
 
-  /** Returns the resistance out and back with its connectors at a temperature (K), Ω. */
+  /** Returns the resistance of the main circuit with its connectors at a temperature (K), Ω. */
   public double resistance(double kelvin) {
-    return material.resistivity(kelvin) * 2 * length / area + connectors * connectorResistance;
+    return wire.resistance(leads.main() * (1 + slack), kelvin)
+        + connectorPairs * connector.resistance();
   }
 
-  /**
-   * Returns the steady current that brings the insulation to its limit in still air, A: I² ρ/A = h
-   * · perimeter · ΔT with the outside of the insulation as the cooled face.
-   *
-   * @param ambient air temperature, K
-   */
-  public double ampacity(double ambient) {
-    return material.currentForRise(area, perimeter(), insulationLimit - ambient, insulationLimit);
+  public Wiring withWire(Wire value) {
+    return new Wiring(value, chargeWire, leads, slack, connector, connectorPairs);
   }
 
-  /** Returns the current it stands for a short time (s) at an air temperature (K), A. */
-  public double shortTimeAmpacity(double ambient, double seconds) {
-    return ampacity(ambient) * material.shortTimeFactor(area, perimeter(), seconds);
+  public Wiring withChargeWire(Wire value) {
+    return new Wiring(wire, value, leads, slack, connector, connectorPairs);
   }
 
-  private double perimeter() {
-    double strand = Math.sqrt(4 * area / (Math.PI * STRAND_FILL));
-    return Math.PI * (strand + 2 * Math.max(LEAST_INSULATION, INSULATION_SHARE * strand));
+  public Wiring withLeads(Leads value) {
+    return new Wiring(wire, chargeWire, value, slack, connector, connectorPairs);
   }
 
-  /**
-   * Returns the cross-section whose ampacity is {@code current} (A) at an air temperature (K), m².
-   */
-  public double areaFor(double current, double ambient) {
-    return Root.bisect(a -> withArea(a).ampacity(ambient) - current, 0.01e-6, 1000e-6, 1e-9);
+  public Wiring withSlack(double value) {
+    return new Wiring(wire, chargeWire, leads, value, connector, connectorPairs);
   }
 
-  public Wiring withMaterial(ConductorMaterial value) {
-    return new Wiring(value, area, length, insulationLimit, connectors, connectorResistance);
+  public Wiring withConnector(Connector value) {
+    return new Wiring(wire, chargeWire, leads, slack, value, connectorPairs);
   }
 
-  public Wiring withArea(double value) {
-    return new Wiring(material, value, length, insulationLimit, connectors, connectorResistance);
-  }
-
-  public Wiring withLength(double value) {
-    return new Wiring(material, area, value, insulationLimit, connectors, connectorResistance);
-  }
-
-  public Wiring withInsulationLimit(double value) {
-    return new Wiring(material, area, length, value, connectors, connectorResistance);
-  }
-
-  /** Returns this wiring with other connector pairs, their resistance in Ω. */
-  public Wiring withConnectors(int pairs, double resistance) {
-    return new Wiring(material, area, length, insulationLimit, pairs, resistance);
+  public Wiring withConnectorPairs(int value) {
+    return new Wiring(wire, chargeWire, leads, slack, connector, value);
   }
 }

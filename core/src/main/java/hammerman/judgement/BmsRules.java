@@ -8,6 +8,7 @@ import hammerman.guard.Bms;
 import hammerman.guard.Protection;
 import hammerman.judgement.Rule.Found;
 import hammerman.unit.Figures;
+import hammerman.unit.Unit;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -16,6 +17,15 @@ import java.util.function.BiFunction;
 final class BmsRules {
   /** How far above the full voltage a BMS may open on charge, V (usual practice). */
   private static final double OVER_VOLTAGE_ROOM = 0.10;
+
+  /** Share of the charge that a cut-off may leave unused; usual practice. */
+  private static final double MOST_UNUSED = 0.15;
+
+  /** Imbalance that is looked at, as a share of the capacity; usual after months of use. */
+  private static final double IMBALANCE = 0.01;
+
+  /** Longest balancing that is bearable, h; usual practice. */
+  private static final double MOST_HOURS = 24;
 
   static final List<Rule> ALL =
       List.of(
@@ -55,6 +65,22 @@ final class BmsRules {
               "BMS cut-off",
               "The BMS cut-off against the cell's.",
               BmsRules::cutOffTooLow),
+          rule(
+              "bms.mosfet",
+              "BMS volts",
+              "The pack's highest voltage against what the BMS switches block.",
+              BmsRules::mosfet),
+          rule(
+              "bms.cutOffHigh",
+              "BMS cut-off",
+              "The share of the charge that lies below the BMS cut-off, against 15 %.",
+              BmsRules::cutOffHigh),
+          rule(
+              "bms.balance",
+              "balance",
+              "The hours to remove an imbalance of 1 % of the capacity, against 24 h.",
+              BmsRules::balance),
+          rule("bms.sensor", "no sensor", "Whether the BMS reads a temperature.", BmsRules::sensor),
           rule(
               "bms.overVoltage",
               "BMS over-volt",
@@ -174,6 +200,62 @@ final class BmsRules {
         "It opens at %s per cell; the cell must not go below %s."
             .formatted(cellVolts(b.cutOffVoltage()), cellVolts(c.cell().cutOffVoltage())),
         "Set its cut-off to %s or more.".formatted(cellVolts(c.cell().cutOffVoltage())));
+  }
+
+  private static Optional<Found> mosfet(Case c, Bms b) {
+    if (c.highestVoltage() <= b.mosfetVoltage()) {
+      return Optional.empty();
+    }
+    return Found.stop(
+        "The BMS cannot block this voltage",
+        "Full, the pack has %s; the switches of the BMS block %s and fail closed above it."
+            .formatted(Text.volts(c.highestVoltage()), Text.volts(b.mosfetVoltage())),
+        "Take a BMS whose switches block well above %s.".formatted(Text.volts(c.highestVoltage())));
+  }
+
+  private static Optional<Found> cutOffHigh(Case c, Bms b) {
+    double unused = c.chain().path().circuit().socAt(b.cutOffVoltage());
+    if (c.guard().protection().inDischargePath().isEmpty() || unused <= MOST_UNUSED) {
+      return Optional.empty();
+    }
+    return Found.note(
+        "The BMS cut-off leaves much unused",
+        "At %s per cell, rested, %s of the charge is still in it."
+            .formatted(cellVolts(b.cutOffVoltage()), Text.percent(unused)),
+        "Set it lower, not below %s.".formatted(cellVolts(c.cell().cutOffVoltage())));
+  }
+
+  private static Optional<Found> balance(Case c, Bms b) {
+    double imbalance = IMBALANCE * c.pack().capacity();
+    double hours = b.balance().hoursFor(imbalance);
+    if (hours <= MOST_HOURS) {
+      return Optional.empty();
+    }
+    return Found.note(
+        "The BMS balances slowly for this size",
+        b.balance().current() > 0
+            ? "An imbalance of 1 %% is %s; at %s that takes %s."
+                .formatted(
+                    Figures.of(imbalance, Unit.AMPERE_HOUR),
+                    Figures.of(b.balance().current(), Unit.MILLIAMPERE),
+                    Figures.duration(hours * 3600))
+            : "It does not balance at all; an imbalance of 1 %% is %s."
+                .formatted(Figures.of(imbalance, Unit.AMPERE_HOUR)),
+        "Match the groups well, or take a BMS that balances with %s or more."
+            .formatted(Figures.of(imbalance / MOST_HOURS, Unit.MILLIAMPERE)));
+  }
+
+  private static Optional<Found> sensor(Case c, Bms b) {
+    if (b.temperatureSensors() > 0) {
+      return Optional.empty();
+    }
+    return Found.note(
+        "The BMS feels no temperature",
+        "With 0 sensors it neither stops charging below %s nor discharging above %s."
+            .formatted(
+                Text.celsius(c.cell().temperatures().chargeLowest()),
+                Text.celsius(c.cell().temperatures().dischargeHighest())),
+        "Take one with a sensor, and fix that to a cell in the middle.");
   }
 
   private static Optional<Found> overVoltage(Case c, Bms b) {

@@ -15,6 +15,11 @@ import hammerman.simulation.Run;
  * @param duty the duty, run from the charge ceiling in the hottest air
  */
 public record Case(Chain chain, Run duty) {
+  /** The highest voltage the pack is charged to or could reach, V. */
+  double highestVoltage() {
+    return Math.max(guard().charge().voltage(), pack().fullVoltage());
+  }
+
   Design design() {
     return chain.design();
   }

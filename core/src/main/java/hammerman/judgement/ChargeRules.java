@@ -8,6 +8,8 @@ import static hammerman.judgement.Text.volts;
 
 import hammerman.finding.Station;
 import hammerman.judgement.Rule.Found;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,6 +20,12 @@ final class ChargeRules {
 
   /** State of charge below which a charge ceiling is far too low. */
   private static final double LOW_CEILING = 0.60;
+
+  /** Share of the braking energy that may be refused without a word; usual practice. */
+  private static final double MOST_REFUSED = 0.10;
+
+  /** Longest charge that is not remarked on, h. */
+  private static final double MOST_HOURS = 24;
 
   static final List<Rule> ALL =
       List.of(
@@ -44,7 +52,31 @@ final class ChargeRules {
               "charge amps",
               Station.GUARD,
               "The charger's current per cell against the cell's fast charge current.",
-              ChargeRules::cellCurrent));
+              ChargeRules::cellCurrent),
+          new Rule(
+              "charge.regeneration",
+              "regen amps",
+              Station.STACK,
+              "The regeneration current per cell against the cell's fast charge current.",
+              ChargeRules::regeneration),
+          new Rule(
+              "charge.regenerationFull",
+              "regen full",
+              Station.GUARD,
+              "The braking energy that the pack refuses, against a tenth of what braking gives.",
+              ChargeRules::regenerationFull),
+          new Rule(
+              "charge.hot",
+              "hot charge",
+              Station.DUTY,
+              "The hottest use against the cell's highest charge temperature.",
+              ChargeRules::hot),
+          new Rule(
+              "charge.slow",
+              "slow charge",
+              Station.GUARD,
+              "The time a whole charge takes at the charger's current, against 24 h.",
+              ChargeRules::slow));
 
   private ChargeRules() {}
 
@@ -108,6 +140,67 @@ final class ChargeRules {
         "Use a charger of %s or less; %s is kind to them."
             .formatted(
                 amperes(fast * c.pack().parallel()),
+                amperes(c.cell().currents().standardCharge() * c.pack().parallel())));
+  }
+
+  private static Optional<Found> regeneration(Case c) {
+    double back = c.guard().allowedRegeneration(c.asked().machine().regenerationCurrent());
+    double share = back / c.pack().parallel();
+    double fast = c.cell().currents().fastCharge();
+    if (share <= fast) {
+      return Optional.empty();
+    }
+    return Found.stop(
+        "Braking charges the cells too hard",
+        "Braking pushes %s into each cell; the cell takes %s at most."
+            .formatted(amperes(share), amperes(fast)),
+        "Limit regeneration to %s, or use %s in parallel."
+            .formatted(amperes(fast * c.pack().parallel()), Text.upTo(back / fast)));
+  }
+
+  private static Optional<Found> regenerationFull(Case c) {
+    var totals = c.duty().totals();
+    double given = totals.energyBack() + totals.refused();
+    if (given <= 0 || totals.refused() <= MOST_REFUSED * given) {
+      return Optional.empty();
+    }
+    return Found.warn(
+        "The pack cannot take all that braking gives",
+        "%s of %s of braking energy is refused: the pack is full or the current too high. The brake"
+                .formatted(
+                    Figures.of(totals.refused(), Unit.WATT_HOUR), Figures.of(given, Unit.WATT_HOUR))
+            + " then fails, or the voltage at the machine jumps.",
+        "Charge to 90 % before a descent, and have brakes that do not need the pack.");
+  }
+
+  private static Optional<Found> hot(Case c) {
+    double hottest = c.duty().extremes().peakTemperature();
+    double allowed = c.cell().temperatures().chargeHighest();
+    if (hottest <= allowed) {
+      return Optional.empty();
+    }
+    return Found.note(
+        "Too warm to be charged right after use",
+        "After the duty the cells have up to %s; they may be charged up to %s."
+            .formatted(celsius(hottest), celsius(allowed)),
+        "Let the pack cool before charging.");
+  }
+
+  private static Optional<Found> slow(Case c) {
+    double hours = c.pack().capacity() / c.guard().charge().current();
+    if (hours <= MOST_HOURS) {
+      return Optional.empty();
+    }
+    return Found.note(
+        "A whole charge takes more than a day",
+        "%s at %s is %s and the taper after it."
+            .formatted(
+                Figures.of(c.pack().capacity(), Unit.AMPERE_HOUR),
+                amperes(c.guard().charge().current()),
+                Figures.duration(hours * 3600)),
+        "Use a charger of %s or more; %s is kind to the cells."
+            .formatted(
+                amperes(c.pack().capacity() / MOST_HOURS),
                 amperes(c.cell().currents().standardCharge() * c.pack().parallel())));
   }
 }

@@ -15,7 +15,9 @@ public final class Judge {
               BoundsRules.ALL,
               BmsRules.ALL,
               ChargeRules.ALL,
-              FuseRules.ALL)
+              FuseRules.ALL,
+              WireRules.ALL,
+              SecondRules.ALL)
           .flatMap(List::stream)
           .toList();
 
@@ -34,5 +36,20 @@ public final class Judge {
     return RULES.stream()
         .map(r -> "| `" + r.id() + "` | " + r.station().label() + " | " + r.looksAt() + " |")
         .toList();
+  }
+
+  /** Returns the page of the documentation that lists the rules. */
+  public static String page() {
+    return """
+    # Judgements
+
+    What is looked at, by id. A value exactly on its limit is within it, unless its line says otherwise. \
+    This page is written by `./hammerman rules > docs/judgements.md`; a test holds it against the rules.
+
+    | id | mended at | looks at |
+    |---|---|---|
+    """
+        + String.join("\n", catalogue())
+        + "\n";
   }
 }

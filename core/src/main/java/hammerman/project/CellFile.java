@@ -5,6 +5,7 @@ import hammerman.cell.CellFormat;
 import hammerman.cell.CellLibrary;
 import hammerman.cell.CellType;
 import hammerman.cell.Chemistry;
+import hammerman.guard.Parts;
 import hammerman.project.UnreadableProject.Reason;
 import hammerman.table.TableFile;
 import hammerman.table.UnreadableTable;
@@ -76,6 +77,23 @@ public final class CellFile {
     try {
       byte[] bytes = Files.readAllBytes(file);
       return JsonMapping.MAPPER.readValue(bytes, CellLibrary.class);
+    } catch (IOException e) {
+      throw new UnreadableProject(
+          Reason.MISSING, name + " cannot be opened. Check the name and the folder.");
+    } catch (JacksonException e) {
+      throw new UnreadableProject(Reason.INVALID, name + ": " + ProjectDocument.inWords(e));
+    }
+  }
+
+  /**
+   * Reads parts of the user's own: JSON as the parts that ship, lists that are not needed empty.
+   *
+   * @throws UnreadableProject if the file cannot be used
+   */
+  public static Parts readParts(Path file) throws UnreadableProject {
+    String name = String.valueOf(file.getFileName());
+    try {
+      return JsonMapping.MAPPER.readValue(Files.readAllBytes(file), Parts.class);
     } catch (IOException e) {
       throw new UnreadableProject(
           Reason.MISSING, name + " cannot be opened. Check the name and the folder.");

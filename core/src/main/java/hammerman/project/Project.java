@@ -1,6 +1,7 @@
 package hammerman.project;
 
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.duty.Duty;
 import hammerman.guard.Guard;
 import hammerman.pack.Pack;
@@ -8,6 +9,8 @@ import hammerman.unit.InvalidValue;
 import hammerman.unit.Valid;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A project: one duty, and one or more variants that try to serve it.
@@ -40,10 +43,40 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
    * @param name what it is called
    * @param pack what is built
    * @param guard what protects it
+   * @param second a second pack used with it, if any
+   * @param acknowledged judgements that the user has taken note of
    */
-  public record Variant(String name, Pack pack, Guard guard) {
+  public record Variant(
+      String name,
+      Pack pack,
+      Guard guard,
+      @Nullable SecondPack second,
+      List<Acknowledgement> acknowledged) {
     public Variant {
       Valid.text("Variant name", name);
+      acknowledged = List.copyOf(acknowledged);
+      Valid.count("Acknowledged judgements", acknowledged.size(), 0, 1000);
+    }
+
+    /** Returns why a judgement was acknowledged, if it was. */
+    public Optional<String> reasonFor(String id) {
+      return acknowledged.stream()
+          .filter(a -> a.id().equals(id))
+          .map(Acknowledgement::reason)
+          .findFirst();
+    }
+  }
+
+  /**
+   * A judgement taken note of; it does not disappear.
+   *
+   * @param id of the rule
+   * @param reason why it is left as it is
+   */
+  public record Acknowledgement(String id, String reason) {
+    public Acknowledgement {
+      Valid.text("Judgement", id);
+      Valid.text("Reason", reason);
     }
   }
 
@@ -54,13 +87,20 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
 
   /** Returns the design being worked on. */
   public Design design() {
-    return new Design(duty, variant().pack(), variant().guard());
+    return new Design(duty, variant().pack(), variant().guard(), variant().second());
   }
 
   /** Returns this project with its active variant and duty taken from a design. */
   public Project withDesign(Design design) {
     List<Variant> changed = new ArrayList<>(variants);
-    changed.set(active, new Variant(variant().name(), design.pack(), design.guard()));
+    changed.set(
+        active,
+        new Variant(
+            variant().name(),
+            design.pack(),
+            design.guard(),
+            design.second(),
+            variant().acknowledged()));
     return new Project(name, notes, design.duty(), changed, active);
   }
 
@@ -76,15 +116,31 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
   public Project withVariantName(int index, String value) {
     List<Variant> changed = new ArrayList<>(variants);
     Variant v = variants.get(index);
-    changed.set(index, new Variant(value, v.pack(), v.guard()));
+    changed.set(index, new Variant(value, v.pack(), v.guard(), v.second(), v.acknowledged()));
     return new Project(name, notes, duty, changed, active);
   }
 
   /** Returns this project with a copy of the active variant added and made active. */
   public Project plusVariant(String variantName) {
     List<Variant> more = new ArrayList<>(variants);
-    more.add(new Variant(variantName, variant().pack(), variant().guard()));
+    Variant v = variant();
+    more.add(new Variant(variantName, v.pack(), v.guard(), v.second(), v.acknowledged()));
     return new Project(name, notes, duty, more, more.size() - 1);
+  }
+
+  /**
+   * Returns this project with a judgement of the active variant acknowledged, or no longer.
+   *
+   * @param reason why it is left as it is; empty to take the acknowledgement back
+   */
+  public Project withAcknowledged(String id, Optional<String> reason) {
+    List<Variant> changed = new ArrayList<>(variants);
+    Variant v = variant();
+    List<Acknowledgement> list = new ArrayList<>(v.acknowledged());
+    list.removeIf(a -> a.id().equals(id));
+    reason.ifPresent(r -> list.add(new Acknowledgement(id, r)));
+    changed.set(active, new Variant(v.name(), v.pack(), v.guard(), v.second(), list));
+    return new Project(name, notes, duty, changed, active);
   }
 
   /** Returns this project without the active variant; at least one other must be left. */

@@ -1,6 +1,7 @@
 package hammerman.project;
 
 import hammerman.cell.CellLibrary;
+import hammerman.guard.Parts;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -9,7 +10,7 @@ import java.util.Objects;
 /** Data that ships with the application: the starter cells and the worked examples. */
 public final class Shipped {
   private static final String CELLS = "/hammerman/cell/library.json";
-  private static final String TERRACE_BARROW = "/hammerman/demo/terrace-barrow.json";
+  private static final String PARTS = "/hammerman/guard/parts.json";
   private static final String STARTER = "/hammerman/starter.json";
 
   private Shipped() {}
@@ -19,9 +20,39 @@ public final class Shipped {
     return JsonMapping.MAPPER.readValue(bytes(CELLS), CellLibrary.class);
   }
 
+  /** Returns the parts to choose from: generic classes, without makers. */
+  public static Parts parts() {
+    return JsonMapping.MAPPER.readValue(bytes(PARTS), Parts.class);
+  }
+
+  /** A worked example. */
+  public enum Example {
+    TERRACE_BARROW("Terrace barrow", "terrace-barrow"),
+    DARK_SKY_BOX("Dark-sky box", "dark-sky-box"),
+    PAVEMENT_SPEAKER("Pavement speaker", "pavement-speaker");
+
+    private final String label;
+    private final String file;
+
+    Example(String label, String file) {
+      this.label = label;
+      this.file = file;
+    }
+
+    /** Returns its name. */
+    public String label() {
+      return label;
+    }
+  }
+
+  /** Returns a worked example. */
+  public static Project example(Example example) {
+    return project("/hammerman/demo/" + example.file + ".json");
+  }
+
   /** Returns the worked example of a powered barrow for steep terraces. */
   public static Project terraceBarrow() {
-    return project(TERRACE_BARROW);
+    return example(Example.TERRACE_BARROW);
   }
 
   /** Returns the modest project that a newcomer starts from. */

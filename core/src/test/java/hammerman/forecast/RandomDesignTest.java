@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import hammerman.Samples;
 import hammerman.cell.CellType;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.duty.Drive;
 import hammerman.duty.Duty;
 import hammerman.duty.Machine;
@@ -19,7 +20,9 @@ import hammerman.guard.Bms;
 import hammerman.guard.ChargePlan;
 import hammerman.guard.Fuse;
 import hammerman.guard.FuseClass;
+import hammerman.guard.Fusing;
 import hammerman.guard.Guard;
+import hammerman.guard.Precharge;
 import hammerman.guard.Protection;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Cooling;
@@ -136,7 +139,11 @@ class RandomDesignTest {
                 from(r, 2e-3, 30e-3),
                 1 + r.nextInt(3)),
             one(r, List.of(Cooling.values())));
-    return new Design(duty(r, pack), pack, guard(r, pack));
+    return new Design(
+        duty(r, pack),
+        pack,
+        guard(r, pack),
+        r.nextInt(3) == 0 ? Samples.second(one(r, List.of(SecondPack.Joining.values()))) : null);
   }
 
   private static Duty duty(Random r, Pack pack) {
@@ -204,7 +211,10 @@ class RandomDesignTest {
             from(r, 1, 50),
             cell.cutOffVoltage() + 0.2 * r.nextDouble(),
             cell.fullVoltage() + 0.05,
-            from(r, 1e-3, 20e-3));
+            from(r, 1e-3, 20e-3),
+            from(r, 20, 200),
+            new Bms.Balance(Bms.Balance.Kind.PASSIVE, r.nextInt(3) * 0.05),
+            r.nextInt(3));
     Protection protection =
         one(
             r,
@@ -218,7 +228,23 @@ class RandomDesignTest {
             * (cell.cutOffVoltage() + r.nextDouble() * (cell.fullVoltage() - cell.cutOffVoltage()));
     return base.withProtection(protection)
         .withCharge(new ChargePlan(volts, from(r, 0.1, 50)))
-        .withFuse(new Fuse(one(r, List.of(FuseClass.values())), from(r, 1, 300), from(r, 12, 400)))
-        .withWiring(base.wiring().withArea(from(r, 0.5e-6, 70e-6)).withLength(from(r, 0.1, 5)));
+        .withFusing(fusing(r))
+        .withPrecharge(r.nextBoolean() ? new Precharge(from(r, 1, 2000), from(r, 0.5, 50)) : null)
+        .withMainSwitch(r.nextBoolean() ? base.mainSwitch() : null)
+        .withWiring(
+            base.wiring()
+                .withWire(base.wiring().wire().withArea(from(r, 0.5e-6, 70e-6)))
+                .withConnectorPairs(r.nextInt(4))
+                .withLeads(base.wiring().leads().scaled(from(r, 0.1, 5))));
+  }
+
+  private static Fusing fusing(Random r) {
+    Fuse fuse = new Fuse(one(r, List.of(FuseClass.values())), from(r, 1, 300), from(r, 12, 400));
+    return one(
+        r,
+        List.of(
+            new Fusing.MainFuse(fuse),
+            new Fusing.MainAndCells(fuse, from(r, 1, 50)),
+            new Fusing.BmsOnly()));
   }
 }

@@ -38,7 +38,7 @@ class WorkingsTest {
     double copper = 1.724e-8 * (1 + 0.00393 * (281.15 - 293.15));
     double nickel = 6.99e-8 * (1 + 0.006 * (281.15 - 293.15));
     double strips = 13 * nickel * 21.5e-3 / (0.15e-3 * 8e-3) / 6;
-    double outside = strips + copper * 1.8 / 8.37e-6 + 0.8e-3 + 0.1 / 60 + 3e-3;
+    double outside = strips + copper * 1.782 / 8.37e-6 + 0.9e-3 + 0.5e-3 + 0.1 / 60 + 3e-3;
     double volts = 13 * 3.55 - 55 * (cells + outside);
     assertThat(Workings.figure(Headline.SAG, forecast)).isEqualTo(Figures.of(volts, Unit.VOLT, 1));
     Derivation d = Workings.of(Headline.SAG, forecast);

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
+import hammerman.guard.Leads;
+import hammerman.guard.Wire;
 import hammerman.guard.Wiring;
 import hammerman.unit.QuantityText;
 import org.junit.jupiter.api.Test;
@@ -31,14 +33,15 @@ class ConductorTest {
   @ParameterizedTest
   @CsvSource({"14, 35", "12, 40", "10, 55", "8, 80", "6, 105", "4, 140"})
   void wireAmpacityIsSafelyBelowThePublishedTable(int gauge, double published) {
-    Wiring wire =
-        new Wiring(ConductorMaterial.COPPER, QuantityText.awgArea(gauge), 1, 273.15 + 90, 0, 0);
+    Wire wire =
+        new Wire(
+            ConductorMaterial.COPPER, QuantityText.awgArea(gauge), 273.15 + 90, Wire.Laid.FREE);
     assertThat(wire.ampacity(273.15 + 30)).isBetween(published * 0.67, published * 1.02);
   }
 
   @Test
   void areaForACurrentGivesThatAmpacity() {
-    Wiring wire = Samples.barrow().guard().wiring();
+    Wire wire = Samples.barrow().guard().wiring().wire();
     double area = wire.areaFor(75, 311.15);
     assertThat(wire.withArea(area).ampacity(311.15)).isCloseTo(75, within(0.05));
   }
@@ -55,7 +58,13 @@ class ConductorTest {
 
   @Test
   void leadsCountOutAndBackAndEveryConnector() {
-    Wiring wire = new Wiring(ConductorMaterial.COPPER, 10e-6, 1, 378.15, 2, 0.4e-3);
-    assertThat(wire.resistance(293.15)).isCloseTo(1.724e-8 * 2 / 10e-6 + 0.8e-3, within(1e-12));
+    Wiring wiring = Samples.barrow().guard().wiring();
+    Wiring plain =
+        wiring
+            .withWire(wiring.wire().withArea(10e-6))
+            .withLeads(new Leads(0.2, 0.3, 0.5, 0.8, 0.2, 9))
+            .withSlack(0.1);
+    assertThat(plain.resistance(293.15))
+        .isCloseTo(1.724e-8 * 2.2 / 10e-6 + 2 * 0.45e-3, within(1e-12));
   }
 }

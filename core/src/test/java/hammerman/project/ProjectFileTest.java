@@ -9,7 +9,10 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import hammerman.Samples;
+import hammerman.design.SecondPack;
 import hammerman.duty.Task;
+import hammerman.guard.Fusing;
+import hammerman.guard.Guard;
 import hammerman.guard.Protection;
 import hammerman.pack.ConductorMaterial;
 import hammerman.project.UnreadableProject.Reason;
@@ -56,10 +59,13 @@ class ProjectFileTest {
             .plusVariant("Copper, no BMS, thick wire")
             .withDesign(
                 Samples.withGuard(
-                        Samples.barrow(),
+                        Samples.withWire(
+                            Samples.barrow(), w -> w.withArea(QuantityText.awgArea(6))),
                         g ->
                             g.withProtection(new Protection.None())
-                                .withWiring(g.wiring().withArea(QuantityText.awgArea(6))))
+                                .withLocked(Guard.Part.WIRE, true)
+                                .withFusing(new Fusing.BmsOnly()))
+                    .withSecond(Samples.second(SecondPack.Joining.DIODES))
                     .withPack(
                         Samples.barrow()
                             .pack()

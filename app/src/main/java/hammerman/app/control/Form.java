@@ -172,6 +172,17 @@ public final class Form {
       Function<T, String> words,
       Function<Project, T> read,
       BiFunction<Project, T, Project> write) {
+    return choiceWhen(p -> true, name, values, words, read, write);
+  }
+
+  /** Adds a choice that is only shown while it applies. */
+  public <T> Form choiceWhen(
+      Predicate<Project> applies,
+      String name,
+      List<T> values,
+      Function<T, String> words,
+      Function<Project, T> read,
+      BiFunction<Project, T, Project> write) {
     ChoiceBox<T> box = new ChoiceBox<>();
     box.getItems().setAll(values);
     box.setAccessibleText(name);
@@ -187,12 +198,19 @@ public final class Form {
                 session.edit(name, station, p -> write.apply(p, is));
               }
             });
-    row(name, box, "", complaint(), p -> true);
+    row(name, box, "", complaint(), applies);
     follow(
         p -> {
-          showing[0] = true;
-          box.setValue(read.apply(p));
-          showing[0] = false;
+          if (applies.test(p)) {
+            showing[0] = true;
+            T value = read.apply(p);
+            // A value of the user's own joins the choice instead of showing as nothing.
+            if (!box.getItems().contains(value)) {
+              box.getItems().add(value);
+            }
+            box.setValue(value);
+            showing[0] = false;
+          }
         });
     return this;
   }
@@ -272,7 +290,9 @@ public final class Form {
       String name, Node field, String unit, Label complaint, Predicate<Project> applies) {
     Label label = new Label(name);
     label.getStyleClass().add("field-label");
-    boolean words = field instanceof TypedField && !field.getStyleClass().contains("number");
+    boolean words =
+        field instanceof ChoiceBox
+            || (field instanceof TypedField && !field.getStyleClass().contains("number"));
     label.setMinWidth(words ? TEXT_LABEL : labelWidth);
     label.setPrefWidth(words ? TEXT_LABEL : labelWidth);
     label.setLabelFor(field);

@@ -5,6 +5,7 @@ import hammerman.cell.CellLibrary;
 import hammerman.design.Design;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
+import hammerman.guard.Parts;
 import hammerman.project.Project;
 import hammerman.project.ProjectFile;
 import hammerman.project.Shipped;
@@ -27,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Session {
   private final CellLibrary shipped = Shipped.cells();
+  private final Parts parts;
   private final Shelf shelf;
   private final History<Project> history = new History<>();
   private final Latest forecasting = new Latest("forecast");
@@ -57,6 +59,7 @@ public final class Session {
   public Session(Recovery recovery, Shelf shelf) {
     this.recovery = recovery;
     this.shelf = shelf;
+    this.parts = shelf.parts();
     Project first = Shipped.starter();
     project = new ReadOnlyObjectWrapper<>(this, "project", first);
     forecast = new ReadOnlyObjectWrapper<>(this, "forecast", Forecast.of(first.design()));
@@ -91,6 +94,11 @@ public final class Session {
   /** Returns the cells to choose from: the user's own, then the starter library. */
   public CellLibrary library() {
     return shipped.with(shelf.cellsProperty().get().cells());
+  }
+
+  /** Returns the parts to choose from. */
+  public Parts parts() {
+    return parts;
   }
 
   /** Returns the user's own cells. */
@@ -138,9 +146,14 @@ public final class Session {
     edited.clear();
   }
 
-  /** Loads the worked example, not bound to a file. */
+  /** Loads the first worked example, not bound to a file. */
   public void loadExample() {
-    replace(Shipped.terraceBarrow(), null, false);
+    loadExample(Shipped.Example.TERRACE_BARROW);
+  }
+
+  /** Loads a worked example, not bound to a file. */
+  public void loadExample(Shipped.Example example) {
+    replace(Shipped.example(example), null, false);
   }
 
   /** Opens a file; on failure the session stays as it was. */

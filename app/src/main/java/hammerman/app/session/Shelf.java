@@ -2,7 +2,9 @@ package hammerman.app.session;
 
 import hammerman.cell.CellLibrary;
 import hammerman.cell.CellType;
+import hammerman.guard.Parts;
 import hammerman.project.CellFile;
+import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -31,6 +33,24 @@ public final class Shelf {
       } catch (UnreadableProject e) {
         LOG.warn("own cells cannot be read: {}", e.getMessage());
       }
+    }
+  }
+
+  /**
+   * Returns the parts that ship, with the user's own before them if there is a readable {@code
+   * parts.json} beside the cells.
+   */
+  Parts parts() {
+    Path own = file.resolveSibling("parts.json");
+    Parts shipped = Shipped.parts();
+    if (!Files.exists(own)) {
+      return shipped;
+    }
+    try {
+      return shipped.with(CellFile.readParts(own));
+    } catch (UnreadableProject e) {
+      LOG.warn("own parts cannot be read: {}", e.getMessage());
+      return shipped;
     }
   }
 

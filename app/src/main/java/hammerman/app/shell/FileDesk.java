@@ -4,6 +4,7 @@ import hammerman.app.control.FileAsk;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
 import hammerman.project.ProjectFile;
+import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -53,9 +54,9 @@ final class FileDesk {
     }
   }
 
-  void example(@Nullable Window owner) {
+  void example(@Nullable Window owner, Shipped.Example example) {
     if (mayLeave(owner)) {
-      session.loadExample();
+      session.loadExample(example);
       tell.accept(
           "The worked example is loaded; save it under a name of your own to keep changes.");
     }

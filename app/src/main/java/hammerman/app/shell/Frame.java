@@ -14,6 +14,7 @@ import hammerman.app.station.stack.StackStation;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
+import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -89,7 +90,7 @@ public final class Frame {
     this.recovery = recovery;
     theme = settings.text("theme", "day").equals("night") ? Theme.NIGHT : Theme.DAY;
     line = new LineBar(session, this::go);
-    rail = new Rail(this::go);
+    rail = new Rail(session, this::go);
     FileAsk files = ask == null ? new Dialogs(settings, this::window) : ask;
     Bench bench = new Bench(session, settings, files, this::showWorking);
     plate = new Nameplate(bench);
@@ -263,7 +264,11 @@ public final class Frame {
     list.add(Command.of("Open a project", KeyCode.O, () -> desk.open(window())));
     list.add(Command.of("Save", KeyCode.S, () -> desk.save()));
     list.add(Command.withShift("Save under another name", KeyCode.S, () -> desk.saveAs()));
-    list.add(Command.of("Load the worked example", () -> desk.example(window())));
+    for (Shipped.Example example : Shipped.Example.values()) {
+      list.add(
+          Command.of(
+              "Load the example “" + example.label() + "”", () -> desk.example(window(), example)));
+    }
     list.add(Command.of("Undo", KeyCode.Z, session::undo));
     list.add(Command.withShift("Redo", KeyCode.Z, session::redo));
     list.add(Command.of("What if: copy this variant", KeyCode.D, this::copyVariant));

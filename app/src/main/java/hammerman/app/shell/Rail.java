@@ -1,12 +1,17 @@
 package hammerman.app.shell;
 
+import hammerman.app.control.TypedField;
+import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.finding.Derivation;
 import hammerman.finding.Judgement;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
+import hammerman.project.Project;
+import hammerman.unit.InvalidValue;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -21,14 +26,17 @@ import org.jspecify.annotations.Nullable;
 
 /** The rail beside the page: the judgements, worst first, or the working of a figure. */
 final class Rail extends VBox {
+  private final Session session;
   private final Consumer<Station> go;
   private final Label heading = new Label();
   private final VBox list = new VBox(8);
   private List<Judgement> shown = List.of();
+  private List<Project.Acknowledgement> noted = List.of();
   private Bench.@Nullable Working working;
   private @Nullable Forecast forecast;
 
-  Rail(Consumer<Station> go) {
+  Rail(Session session, Consumer<Station> go) {
+    this.session = session;
     this.go = go;
     getStyleClass().add("rail");
     heading.getStyleClass().add("heading");
@@ -46,7 +54,9 @@ final class Rail extends VBox {
     forecast = f;
     if (working != null) {
       showWorking(working);
-    } else if (!f.judgements().equals(shown) || list.getChildren().isEmpty()) {
+    } else if (!f.judgements().equals(shown)
+        || !session.project().variant().acknowledged().equals(noted)
+        || list.getChildren().isEmpty()) {
       showJudgements();
     }
   }
@@ -63,6 +73,7 @@ final class Rail extends VBox {
   void showJudgements() {
     working = null;
     shown = forecast == null ? List.of() : forecast.judgements();
+    noted = session.project().variant().acknowledged();
     heading.setText(summary(shown));
     list.getChildren().setAll(shown.stream().map(this::card).toList());
     if (shown.isEmpty()) {
@@ -88,12 +99,57 @@ final class Rail extends VBox {
     Button link = new Button("Go to " + j.station().label());
     link.getStyleClass().setAll("link");
     link.setOnAction(e -> go.accept(j.station()));
-    VBox card =
-        new VBox(head, text(j.title(), "title"), text(j.why(), "why"), text(j.fix(), "fix"), link);
+    Optional<String> reason = session.project().variant().reasonFor(j.id());
+    VBox card = new VBox(head, text(j.title(), "title"));
+    if (reason.isEmpty()) {
+      card.getChildren().addAll(text(j.why(), "why"), text(j.fix(), "fix"));
+    } else {
+      card.getChildren().add(text("Acknowledged: " + reason.get(), "fix"));
+    }
+    card.getChildren().add(new HBox(14, link, acknowledge(j, card, reason.isPresent())));
     card.getStyleClass().addAll("judgement", severity);
+    if (reason.isPresent()) {
+      card.getStyleClass().add("acknowledged");
+    }
     card.setId("judgement-" + j.id().replace('.', '-'));
     card.setAccessibleText(j.severity().word() + ": " + j.title() + ". " + j.why());
     return card;
+  }
+
+  /** A link that takes note of a judgement with a reason, or takes that back. */
+  private Button acknowledge(Judgement j, VBox card, boolean noted) {
+    Button link = new Button(noted ? "Take back" : "Acknowledge");
+    link.setId((noted ? "take-back-" : "acknowledge-") + j.id().replace('.', '-'));
+    link.getStyleClass().setAll("link");
+    link.setOnAction(
+        e -> {
+          if (noted) {
+            note(j, Optional.empty());
+          } else {
+            TypedField why =
+                new TypedField(
+                    "Why it is left as it is",
+                    text -> text.isBlank() ? "Give a reason." : note(j, Optional.of(text.strip())));
+            why.setId("reason");
+            why.setPromptText("Why it is left as it is; Enter keeps it");
+            card.getChildren().add(why);
+            link.setDisable(true);
+            why.requestFocus();
+          }
+        });
+    return link;
+  }
+
+  private String note(Judgement j, Optional<String> reason) {
+    try {
+      session.edit(
+          (reason.isPresent() ? "Acknowledge " : "Take back ") + j.title(),
+          j.station(),
+          p -> p.withAcknowledged(j.id(), reason));
+      return "";
+    } catch (InvalidValue e) {
+      return String.valueOf(e.getMessage());
+    }
   }
 
   private Node working(Derivation d) {

@@ -79,9 +79,9 @@ final class LeadView extends VBox {
     capacity.show(battery.capacity());
     words.setText(
         "On charge it had up to %s; devices made for it stop near %s."
-            .formatted(
-                Figures.of(battery.charged(), Unit.VOLT, 1),
-                Figures.of(battery.cutOff(), Unit.VOLT, 1))
+                .formatted(
+                    Figures.of(battery.charged(), Unit.VOLT, 1),
+                    Figures.of(battery.cutOff(), Unit.VOLT, 1))
             + " "
             + String.join(" ", LeadBattery.always()));
     cards.getChildren().clear();

@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * them.
  */
 final class ChainPicture extends Picture {
-  private static final double LEFT = 186;
+  private static final double LEFT = 178;
   private static final double RIGHT = 14;
   private static final double TOP = 44;
   private static final double BOTTOM = 22;
@@ -89,27 +89,26 @@ final class ChainPicture extends Picture {
     pen.frame(bar, 1, x.from(), top, shortEnd - x.from(), thick);
     pen.hatch(bar, x.from(), top, shortEnd - x.from(), thick);
     pen.fill(bar, x.from(), top, longEnd - x.from(), thick);
-    pen.strong(Role.INK, 13, 4, y + step * 0.5 - 8, title(link.kind()));
-    pen.words(
+    double middle = y + step * 0.5;
+    pen.strong(Role.INK, 13, 4, middle, title(link.kind()));
+    pen.figureBefore(
         Role.SOFT,
         Pen.TEXT,
-        12 + pen.width(13.5, title(link.kind())),
-        y + step * 0.5 - 8,
-        link.name());
-    pen.words(
-        Role.SOFT,
-        Pen.TEXT,
-        4,
-        y + step * 0.5 + 8,
-        Figures.of(link.continuous(), Unit.AMPERE)
-            + " for long, "
-            + Figures.of(link.shortTime(), Unit.AMPERE)
-            + " briefly");
+        x.from() - 8,
+        middle,
+        Figures.compact(link.continuous()) + " / " + Figures.compact(link.shortTime()) + " A");
+    double room = x.to() - shortEnd - 12;
+    if (!weakest && pen.width(Pen.TEXT, link.name()) < room) {
+      pen.tag(Role.SOFT, Pen.TEXT, shortEnd + 8, middle, link.name());
+    } else if (!weakest) {
+      double at = Math.min(shortEnd, x.to()) - pen.width(Pen.TEXT, link.name()) - 10;
+      pen.tag(Role.SOFT, Pen.TEXT, at, middle, link.name());
+    }
     if (weakest) {
       String word =
           over
-              ? "overloaded by " + percent(-link.margin(demand))
-              : "weakest link, " + percent(link.margin(demand)) + " to spare";
+              ? link.name() + ", overloaded by " + percent(-link.margin(demand))
+              : link.name() + ", the weakest link, " + percent(link.margin(demand)) + " to spare";
       double at = Math.min(shortEnd + 10, x.to() - pen.width(12.5, word));
       pen.tag(over ? Role.HOT : Role.INK, 12, at, y + step * 0.5, word);
     }
@@ -122,9 +121,12 @@ final class ChainPicture extends Picture {
   private static String title(Link.Kind kind) {
     return switch (kind) {
       case CELLS -> "Cells";
+      case CELL_FUSES -> "Cell fuses";
       case STRIP -> "Strips";
       case BMS -> "BMS";
       case FUSE -> "Fuse";
+      case SWITCH -> "Switch";
+      case CONNECTOR -> "Connectors";
       case WIRE -> "Main wire";
       case MACHINE -> "Machine";
     };
@@ -148,6 +150,11 @@ final class ChainPicture extends Picture {
   private static void demand(Pen pen, Demand demand, Scale x, double height) {
     double continuous = x.at(demand.continuous());
     double peak = x.at(demand.peak());
+    double ten = x.at(demand.tenSeconds());
+    if (Math.abs(ten - peak) > 8) {
+      pen.dashed(Role.SOFT, 1, ten, TOP, ten, height - BOTTOM);
+      label(pen, "10 s " + Figures.of(demand.tenSeconds(), Unit.AMPERE), ten, TOP - 3, peak);
+    }
     pen.line(Role.INK, 1.5, continuous, 32, continuous, height - BOTTOM);
     pen.dashed(Role.INK, 1.5, peak, 16, peak, height - BOTTOM);
     String first = "heaviest ten minutes " + Figures.of(demand.continuous(), Unit.AMPERE);

@@ -67,8 +67,8 @@ final class SchoolsView extends VBox {
     rows.add(List.of("", c.one().name(), c.other().name()));
     ROWS.forEach(r -> rows.add(List.of(r.name(), text(r, c.one()), text(r, c.other()))));
     facts.show(rows);
-    VBox box = new VBox(
-            10, Page.heading(c.question()), facts, trade(c), take(c.one()), take(c.other()));
+    VBox box =
+        new VBox(10, Page.heading(c.question()), facts, trade(c), take(c.one()), take(c.other()));
     HBox.setHgrow(box, Priority.ALWAYS);
     return box;
   }

@@ -1,0 +1,67 @@
+package hammerman.app.station.guard;
+
+import hammerman.app.picture.Pen;
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Role;
+import hammerman.wiring.Diagram;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** The wiring diagram on the screen; the same drawing is written as SVG. */
+final class DiagramPicture extends Picture {
+  private @Nullable Diagram diagram;
+
+  DiagramPicture() {
+    super("Wiring diagram of the design");
+  }
+
+  void show(Diagram value) {
+    diagram = value;
+    redraw();
+  }
+
+  @Override
+  protected void paint(Pen pen, double width, double height) {
+    Diagram d = diagram;
+    if (d == null) {
+      return;
+    }
+    double scale = Math.min(width / Diagram.WIDTH, height / (Diagram.HEIGHT - 14));
+    double up = 14 * scale;
+    for (Diagram.Line line : d.lines()) {
+      line(pen, line, scale, up);
+    }
+    for (Diagram.Box box : d.boxes()) {
+      double x = box.x() * scale;
+      double y = box.y() * scale - up;
+      pen.fill(Role.PAPER, x, y, box.width() * scale, box.height() * scale);
+      pen.frame(Role.INK, 1, x, y, box.width() * scale, box.height() * scale);
+      pen.strong(Role.INK, 12, x + 6, y + 11, box.name());
+      double row = y + 26;
+      for (String part : box.figures().split("\n", -1)) {
+        pen.words(Role.SOFT, 10, x + 6, row, part);
+        row += 13;
+      }
+    }
+  }
+
+  private static void line(Pen pen, Diagram.Line line, double scale, double up) {
+    List<Diagram.Point> points = line.points();
+    double thick = line.main() ? 3 : 1.4;
+    for (int k = 1; k < points.size(); k++) {
+      double x1 = points.get(k - 1).x() * scale;
+      double y1 = points.get(k - 1).y() * scale - up;
+      double x2 = points.get(k).x() * scale;
+      double y2 = points.get(k).y() * scale - up;
+      if (line.positive()) {
+        pen.line(Role.HOT, thick, x1, y1, x2, y2);
+      } else {
+        pen.dashed(Role.INK, thick, x1, y1, x2, y2);
+      }
+    }
+    if (!line.label().isEmpty()) {
+      double x = Math.min(points.get(0).x(), points.get(1).x()) * scale;
+      pen.words(Role.SOFT, 9, x + 4, points.get(0).y() * scale - up - 8, line.label());
+    }
+  }
+}

@@ -1,0 +1,228 @@
+package hammerman.app.station.guard;
+
+import hammerman.app.control.Facts;
+import hammerman.app.control.QuantityField;
+import hammerman.app.job.Latest;
+import hammerman.app.session.Session;
+import hammerman.app.station.Page;
+import hammerman.cell.CellType;
+import hammerman.readymade.HardStart;
+import hammerman.readymade.ReadyMade;
+import hammerman.readymade.StartRun;
+import hammerman.unit.Figures;
+import hammerman.unit.InvalidValue;
+import hammerman.unit.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.function.DoubleConsumer;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** A ready-made battery behind its own protection: does a hard start trip it, and what helps. */
+final class ReadyMadeView extends VBox {
+  private static final List<Double> CHARGES = List.of(1.0, 0.5, 0.2);
+
+  private final Label words = new Label();
+  private final Facts facts = new Facts("fact-name", "fact-value", "fact-value", "fact-value");
+  private final StartPicture picture = new StartPicture();
+  private final Latest running = new Latest("ready-made");
+  private final List<Runnable> refreshes = new ArrayList<>();
+  private final GridPane form = new GridPane();
+  private ReadyMade battery;
+  private HardStart start = new HardStart(0.25, 0.4, 8, 0, Double.POSITIVE_INFINITY);
+
+  /** What the background works out for one state of charge. */
+  private record Answer(
+      double soc, StartRun hard, OptionalDouble ramp, StartRun ramped, StartRun capped) {}
+
+  ReadyMadeView(Session session) {
+    super(10);
+    CellType cell = session.library().find("p18650").orElse(session.library().cells().getFirst());
+    battery = new ReadyMade(cell, 10, 2, 40, 0.05, 2.6);
+    form.setHgap(8);
+    form.setVgap(2);
+    form.getColumnConstraints()
+        .addAll(new ColumnConstraints(128), new ColumnConstraints(72), new ColumnConstraints(30));
+    form.setMinWidth(246);
+    head("The battery");
+    field(
+        "In series",
+        Unit.ONE,
+        () -> battery.series(),
+        v -> battery = battery.withCounts((int) v, battery.parallel()));
+    field(
+        "In parallel",
+        Unit.ONE,
+        () -> battery.parallel(),
+        v -> battery = battery.withCounts(battery.series(), (int) v));
+    field(
+        "Trips above",
+        Unit.AMPERE,
+        () -> battery.tripCurrent(),
+        v -> battery = battery.withTrip(v, battery.tripDelay()));
+    field(
+        "Trips after",
+        Unit.MILLISECOND,
+        () -> battery.tripDelay(),
+        v -> battery = battery.withTrip(battery.tripCurrent(), v));
+    head("The start");
+    field(
+        "Winding and leads",
+        Unit.OHM,
+        () -> start.resistance(),
+        v -> start = new HardStart(v, start.spinUp(), start.running(), start.ramp(), start.cap()));
+    field(
+        "Time to spin up",
+        Unit.SECOND,
+        () -> start.spinUp(),
+        v ->
+            start =
+                new HardStart(start.resistance(), v, start.running(), start.ramp(), start.cap()));
+    field(
+        "Runs with",
+        Unit.AMPERE,
+        () -> start.running(),
+        v ->
+            start =
+                new HardStart(start.resistance(), start.spinUp(), v, start.ramp(), start.cap()));
+    words.setId("ready-words");
+    words.getStyleClass().add("answer");
+    words.setWrapText(true);
+    words.setMinHeight(USE_PREF_SIZE);
+    facts.setId("ready-facts");
+    facts.setHgap(26);
+    VBox results = new VBox(8, words, facts, picture);
+    VBox.setVgrow(picture, Priority.ALWAYS);
+    HBox.setHgrow(results, Priority.ALWAYS);
+    HBox body = new HBox(28, form, results);
+    VBox.setVgrow(body, Priority.ALWAYS);
+    Label caution =
+        new Label(
+            "The protection of a ready-made battery stays as it is: never bridge or remove it. The"
+                + " cure is a softer start or a current limit.");
+    caution.getStyleClass().add("caution");
+    caution.setMinHeight(USE_PREF_SIZE);
+    caution.setMaxWidth(Double.MAX_VALUE);
+    getChildren().addAll(body, caution);
+    show();
+  }
+
+  private void head(String text) {
+    form.add(Page.heading(text), 0, form.getRowCount(), 3, 1);
+  }
+
+  private void field(String name, Unit unit, Supplier<Number> read, DoubleConsumer write) {
+    int row = form.getRowCount();
+    Label label = new Label(name);
+    label.getStyleClass().add("field-label");
+    label.setMinWidth(128);
+    QuantityField field =
+        new QuantityField(
+            name,
+            unit,
+            false,
+            v -> {
+              if (v == null) {
+                throw new InvalidValue(name, "empty", "a value is needed", "Type one.");
+              }
+              write.accept(v);
+              show();
+            });
+    field.setId("ready-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
+    field.setPrefWidth(70);
+    Label complaint = new Label();
+    complaint.getStyleClass().add("complaint");
+    complaint.setMaxWidth(250);
+    complaint.textProperty().bind(field.complaintProperty());
+    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
+    form.add(label, 0, row);
+    form.add(field, 1, row);
+    form.add(new Label(unit.symbol()), 2, row);
+    form.add(complaint, 0, row + 1, 3, 1);
+    refreshes.add(() -> field.show(read.get().doubleValue()));
+  }
+
+  private void show() {
+    refreshes.forEach(Runnable::run);
+    ReadyMade b = battery;
+    HardStart s = start;
+    running.submit(() -> CHARGES.stream().map(z -> answer(b, s, z)).toList(), this::fill);
+  }
+
+  private static Answer answer(ReadyMade b, HardStart s, double soc) {
+    OptionalDouble ramp = StartRun.shortestRamp(b, s, soc);
+    return new Answer(
+        soc,
+        StartRun.of(b, s, soc),
+        ramp,
+        StartRun.of(b, s.withRamp(ramp.orElse(0)), soc),
+        StartRun.capped(b, s, soc));
+  }
+
+  private void fill(List<Answer> answers) {
+    Answer full = answers.getFirst();
+    words.setText(
+        switch (full.hard().end()) {
+          case RUNS ->
+              "Full, it stands the hard start: %s at most.".formatted(amperes(full.hard().peak()));
+          case CURRENT_TRIP ->
+              "Full, it trips %s into a hard start of up to %s. %s A current limit of %s also does, and takes %s to come up to speed."
+                  .formatted(
+                      Figures.of(full.hard().endTime(), Unit.MILLISECOND, 0),
+                      amperes(full.hard().peak()),
+                      full.ramp().isPresent()
+                          ? "A ramp of "
+                              + Figures.of(full.ramp().getAsDouble(), Unit.SECOND, 2)
+                              + " avoids it."
+                          : "No ramp up to 20 s avoids it.",
+                      amperes(0.95 * battery.tripCurrent()),
+                      Figures.duration(full.capped().upToSpeed()));
+          case VOLTAGE_TRIP -> "Even full, its voltage falls so low that it switches off.";
+          case NEVER_UP_TO_SPEED -> "It never comes up to speed within a minute.";
+        });
+    List<List<String>> rows = new ArrayList<>();
+    rows.add(List.of("Charged to", "100 %", "50 %", "20 %"));
+    rows.add(row("Hard start", answers, a -> outcome(a.hard())));
+    rows.add(row("Highest current", answers, a -> amperes(a.hard().peak())));
+    rows.add(row("Lowest voltage", answers, a -> Figures.of(a.hard().lowest(), Unit.VOLT, 1)));
+    rows.add(
+        row(
+            "Shortest ramp",
+            answers,
+            a ->
+                a.ramp().isPresent()
+                    ? Figures.of(a.ramp().getAsDouble(), Unit.SECOND, 2)
+                    : "none helps"));
+    rows.add(row("With the limit", answers, a -> outcome(a.capped())));
+    facts.show(rows);
+    picture.show(full.hard(), full.ramped(), full.capped(), battery.tripCurrent());
+  }
+
+  private static List<String> row(
+      String name, List<Answer> answers, Function<Answer, String> text) {
+    List<String> row = new ArrayList<>(List.of(name));
+    answers.forEach(a -> row.add(text.apply(a)));
+    return row;
+  }
+
+  private static String outcome(StartRun run) {
+    return switch (run.end()) {
+      case RUNS -> "runs";
+      case CURRENT_TRIP -> "trips, current";
+      case VOLTAGE_TRIP -> "trips, voltage";
+      case NEVER_UP_TO_SPEED -> "never up to speed";
+    };
+  }
+
+  private static String amperes(double a) {
+    return Figures.of(a, Unit.AMPERE);
+  }
+}

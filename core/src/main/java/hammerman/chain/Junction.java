@@ -1,0 +1,72 @@
+package hammerman.chain;
+
+import hammerman.cell.CellCircuit;
+import hammerman.cell.CellType;
+import hammerman.design.Design;
+import hammerman.design.SecondPack;
+import hammerman.pack.Pack;
+import java.util.Optional;
+
+/**
+ * Two packs at the moment they are joined, without time: I = ΔV / (R_a + R_b), at 25 °C, ohmic.
+ *
+ * @param second the second pack
+ * @param first rested voltage of the first, V
+ * @param other rested voltage of the second, V
+ * @param resistance of both packs and their paths in a loop, Ω
+ * @param limit current that the weaker may take at once, A: its cells' fast charge current, or its
+ *     strips
+ */
+public record Junction(
+    SecondPack second, double first, double other, double resistance, double limit) {
+  private static final double ROOM = 298.15;
+
+  /** Returns the junction of a design with a second pack. */
+  public static Optional<Junction> of(Design design) {
+    SecondPack second = design.second();
+    if (second == null) {
+      return Optional.empty();
+    }
+    Pack a = design.pack();
+    Pack b = second.pack();
+    double first = rested(a, second.firstSoc());
+    double other = rested(b, second.soc());
+    double own = design.guard().protection().inDischargePath().map(u -> u.resistance()).orElse(0.0);
+    return Optional.of(
+        new Junction(
+            second,
+            first,
+            other,
+            ohmic(a, second.firstSoc()) + ohmic(b, second.soc()) + own + second.pathResistance(),
+            first > other ? most(b) : most(a)));
+  }
+
+  private static double rested(Pack pack, double soc) {
+    return pack.series() * pack.cell().openCircuit().value(soc);
+  }
+
+  private static double ohmic(Pack pack, double soc) {
+    return pack.series() * new CellCircuit(pack.cell()).ohmic(soc, ROOM) / pack.parallel()
+        + pack.stripResistance(ROOM);
+  }
+
+  private static double most(Pack pack) {
+    CellType cell = pack.cell();
+    return pack.parallel() * Math.min(cell.currents().fastCharge(), pack.strip().ampacity());
+  }
+
+  /** Returns the voltage gap, V. */
+  public double gap() {
+    return Math.abs(first - other);
+  }
+
+  /** Returns the current that flows at once when they are joined directly, A. */
+  public double current() {
+    return gap() / resistance;
+  }
+
+  /** Returns the gap that keeps the current at its limit, V. */
+  public double allowedGap() {
+    return limit * resistance;
+  }
+}

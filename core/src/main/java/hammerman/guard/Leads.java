@@ -1,0 +1,74 @@
+package hammerman.guard;
+
+import hammerman.unit.In;
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+
+/**
+ * The lengths of the leads as they will lie, without slack, m.
+ *
+ * @param packToFuse from the pack's positive end to the main fuse
+ * @param fuseToSwitch from the fuse to the switch
+ * @param switchToMachine from the switch to the machine's positive input
+ * @param machineToBms from the machine's negative input back to the BMS, or the pack without one
+ * @param bmsToPack from the BMS to the pack's negative end
+ * @param chargePort from the pack to the charge port, one way
+ */
+public record Leads(
+    @In(Unit.METRE) double packToFuse,
+    @In(Unit.METRE) double fuseToSwitch,
+    @In(Unit.METRE) double switchToMachine,
+    @In(Unit.METRE) double machineToBms,
+    @In(Unit.METRE) double bmsToPack,
+    @In(Unit.METRE) double chargePort) {
+  private static final double LONGEST = 100;
+
+  public Leads {
+    Valid.range("Lead from pack to fuse", packToFuse, 0, LONGEST, Unit.METRE);
+    Valid.range("Lead from fuse to switch", fuseToSwitch, 0, LONGEST, Unit.METRE);
+    Valid.range("Lead from switch to machine", switchToMachine, 0, LONGEST, Unit.METRE);
+    Valid.range("Lead from machine to BMS", machineToBms, 0, LONGEST, Unit.METRE);
+    Valid.range("Lead from BMS to pack", bmsToPack, 0, LONGEST, Unit.METRE);
+    Valid.range("Lead to the charge port", chargePort, 0, LONGEST, Unit.METRE);
+  }
+
+  /** Returns the length of the main circuit, out and back, m. */
+  public double main() {
+    return packToFuse + fuseToSwitch + switchToMachine + machineToBms + bmsToPack;
+  }
+
+  /** Returns these leads longer or shorter by a factor. */
+  public Leads scaled(double factor) {
+    return new Leads(
+        packToFuse * factor,
+        fuseToSwitch * factor,
+        switchToMachine * factor,
+        machineToBms * factor,
+        bmsToPack * factor,
+        chargePort * factor);
+  }
+
+  public Leads withPackToFuse(double value) {
+    return new Leads(value, fuseToSwitch, switchToMachine, machineToBms, bmsToPack, chargePort);
+  }
+
+  public Leads withFuseToSwitch(double value) {
+    return new Leads(packToFuse, value, switchToMachine, machineToBms, bmsToPack, chargePort);
+  }
+
+  public Leads withSwitchToMachine(double value) {
+    return new Leads(packToFuse, fuseToSwitch, value, machineToBms, bmsToPack, chargePort);
+  }
+
+  public Leads withMachineToBms(double value) {
+    return new Leads(packToFuse, fuseToSwitch, switchToMachine, value, bmsToPack, chargePort);
+  }
+
+  public Leads withBmsToPack(double value) {
+    return new Leads(packToFuse, fuseToSwitch, switchToMachine, machineToBms, value, chargePort);
+  }
+
+  public Leads withChargePort(double value) {
+    return new Leads(packToFuse, fuseToSwitch, switchToMachine, machineToBms, bmsToPack, value);
+  }
+}

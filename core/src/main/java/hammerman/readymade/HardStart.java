@@ -1,0 +1,39 @@
+package hammerman.readymade;
+
+import hammerman.unit.In;
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+
+/**
+ * A motor that starts from rest.
+ *
+ * @param resistance of winding, leads and controller, Ω
+ * @param spinUp time constant with which it comes up to speed at full voltage, s
+ * @param running battery current once it runs, A
+ * @param ramp time over which the voltage is raised, s; 0 for a hard start
+ * @param cap battery current that the controller never exceeds, A; infinite without
+ */
+public record HardStart(
+    @In(Unit.OHM) double resistance,
+    @In(Unit.SECOND) double spinUp,
+    @In(Unit.AMPERE) double running,
+    @In(Unit.SECOND) double ramp,
+    @In(Unit.AMPERE) double cap) {
+  public HardStart {
+    Valid.range("Winding resistance", resistance, 1e-3, 100, Unit.OHM);
+    Valid.range("Spin-up time", spinUp, 0.01, 60, Unit.SECOND);
+    Valid.range("Running current", running, 0, 5000, Unit.AMPERE);
+    Valid.range("Soft start", ramp, 0, 60, Unit.SECOND);
+    if (!(cap > 0)) {
+      throw new IllegalArgumentException("cap must be above 0 A, not " + cap);
+    }
+  }
+
+  public HardStart withRamp(double value) {
+    return new HardStart(resistance, spinUp, running, value, cap);
+  }
+
+  public HardStart withCap(double value) {
+    return new HardStart(resistance, spinUp, running, ramp, value);
+  }
+}

@@ -1,0 +1,115 @@
+package hammerman.simulation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hammerman.Samples;
+import hammerman.cell.CellCircuit;
+import hammerman.chain.Junction;
+import hammerman.design.Design;
+import hammerman.design.SecondPack;
+import hammerman.design.SecondPack.Joining;
+import hammerman.duty.Load;
+import hammerman.pack.Pack;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class TwinRunTest {
+  private final Design barrow = Samples.barrow();
+
+  private TwinRun run(Joining joining) {
+    SecondPack second = Samples.second(joining);
+    Design d = barrow.withSecond(second);
+    if (joining == Joining.SERIES) {
+      d = d.withDuty(d.duty().withMachine(d.duty().machine().withMaximumVoltage(130)));
+    }
+    return TwinRun.of(d);
+  }
+
+  @ParameterizedTest
+  @EnumSource(Joining.class)
+  void chargeAndEnergyAreKept(Joining joining) {
+    TwinRun run = run(joining);
+    assertThat(run.imbalance()).isCloseTo(0, within(1e-3));
+    SecondPack second = Samples.second(joining);
+    double q = new CellCircuit(barrow.pack().cell()).capacity(311.15) * 6;
+    double used = (second.firstSoc() - run.first().endSoc()) * q;
+    assertThat(run.first().charge()).isCloseTo(used, within(1e-6));
+  }
+
+  /** Two sources behind resistances: I1 = (E1 − E2 + I R2) / (R1 + R2). */
+  @Test
+  void theFirstSecondSharesLikeTheTwoBranchCircuit() {
+    SecondPack second = Samples.second(Joining.PARALLEL);
+    Design d = barrow.withSecond(second);
+    TwinRun run = TwinRun.of(d, second, Load.current(30, 1));
+    Pack a = d.pack();
+    Pack b = second.pack();
+    double kelvin = d.duty().surroundings().hottestInUse();
+    double r1 = ohmic(a, 1, kelvin) + 3e-3;
+    double r2 = ohmic(b, 0.98, kelvin) + 3e-3;
+    double e1 = 13 * a.cell().openCircuit().value(1);
+    double e2 = 13 * b.cell().openCircuit().value(0.98);
+    double first = (e1 - e2 + 30 * r2) / (r1 + r2);
+    assertThat(run.first().current()[0]).isCloseTo(first, within(1e-6 * first));
+    assertThat(run.second().current()[0]).isCloseTo(30 - first, within(1e-6 * first));
+  }
+
+  private static double ohmic(Pack p, double soc, double kelvin) {
+    return 13 * new CellCircuit(p.cell()).ohmic(soc, kelvin) / p.parallel()
+        + p.stripResistance(kelvin);
+  }
+
+  @Test
+  void theEmptierPackIsChargedByTheFullerOneUnlessDiodesForbid() {
+    SecondPack low = Samples.second(Joining.PARALLEL).withSoc(0.7);
+    TwinRun direct = TwinRun.of(barrow, low, Load.current(0.1, 60));
+    assertThat(direct.second().back()).isGreaterThan(5);
+    TwinRun diodes = TwinRun.of(barrow, low.withJoining(Joining.DIODES), Load.current(0.1, 60));
+    assertThat(diodes.second().back()).isZero();
+    assertThat(diodes.second().charge()).isZero();
+  }
+
+  @Test
+  void theReserveWaitsAndThenTakesOver() {
+    TwinRun run = run(Joining.SWITCH_OVER);
+    TwinRun longer =
+        TwinRun.of(
+            barrow,
+            Samples.second(Joining.SWITCH_OVER),
+            barrow.duty().task().load().withRounds(18));
+    assertThat(run.second().charge()).isZero();
+    assertThat(longer.switchedAt()).isGreaterThan(run.endTime());
+    assertThat(longer.second().charge()).isGreaterThan(5);
+  }
+
+  @Test
+  void twoEqualPacksInParallelAreOneOfTwiceTheWidth() {
+    SecondPack equal = new SecondPack(barrow.pack(), Joining.PARALLEL, 1, 1, 3e-3, 80);
+    TwinRun run = TwinRun.of(barrow, equal, Load.power(500, 3600));
+    assertThat(run.first().charge()).isCloseTo(run.second().charge(), within(1e-9));
+    Design wide = Samples.withBms(barrow.withCounts(13, 12), b -> b.withResistance(1.5e-3));
+    Run one = Discharge.of(wide, Load.power(500, 3600), 1, 311.15).run();
+    assertThat(run.first().charge() * 2)
+        .isCloseTo(one.totals().delivered(), within(2e-3 * one.totals().delivered()));
+  }
+
+  @Test
+  void inSeriesTheVoltagesAddAndTheCurrentIsOne() {
+    TwinRun run = run(Joining.SERIES);
+    assertThat(run.voltage()[0]).isGreaterThan(105);
+    assertThat(run.first().current()[3]).isEqualTo(run.second().current()[3]);
+  }
+
+  @Test
+  void theJunctionByHand() {
+    SecondPack low = Samples.second(Joining.PARALLEL).withSoc(0.5);
+    Junction j = Junction.of(barrow.withSecond(low)).orElseThrow();
+    double gap = 13 * (4.20 - 3.73);
+    assertThat(j.gap()).isCloseTo(gap, within(1e-9));
+    assertThat(j.current()).isCloseTo(gap / j.resistance(), within(1e-9));
+    // The weaker pack takes 4 · 6 A of fast charge.
+    assertThat(j.allowedGap()).isCloseTo(24 * j.resistance(), within(1e-9));
+  }
+}
