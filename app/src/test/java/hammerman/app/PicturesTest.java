@@ -102,7 +102,7 @@ class PicturesTest {
             d.withCounts(1, 1),
             d.withCounts(250, 500),
             d.withGuard(d.guard().withProtection(new Protection.None())),
-            d.withGuard(d.guard().withFuse(d.guard().fuse().withRating(5000))),
+            d.withGuard(d.guard().withFuse(f -> f.withRating(5000))),
             d.withGuard(d.guard().withCharge(d.guard().charge().withVoltage(20))),
             d.withDuty(d.duty().withHardest(d.duty().hardest().withCurrent(5000))),
             d.withDuty(d.duty().withHabits(d.duty().habits().withCycles(0))));

@@ -102,25 +102,25 @@ class WindowTest {
   @Test
   void fieldsTakeUnitsAndKeepNonsenseUntilItIsUnderstood() {
     desk.example();
-    desk.go(Station.GUARD);
+    desk.view(Station.GUARD, "parts");
     desk.type("#cross-section", "10 AWG");
     assertThat(desk.text("#cross-section")).startsWith("5.26");
     assertThat(desk.judgements()).contains("fuse.unprotected");
     desk.type("#fuse-rating", "lots");
     assertThat(desk.text("#fuse-rating")).isEqualTo("lots");
     assertThat(complaints()).anyMatch(c -> c.contains("“lots” is not a current"));
-    assertThat(desk.session.project().design().guard().fuse().rating()).isEqualTo(60);
+    assertThat(desk.session.project().design().guard().fuse().orElseThrow().rating()).isEqualTo(60);
     desk.type("#fuse-rating", "-5");
     assertThat(complaints()).anyMatch(c -> c.contains("Fuse rating is −5 A"));
     desk.type("#fuse-rating", "45 A");
-    assertThat(desk.session.project().design().guard().fuse().rating()).isEqualTo(45);
+    assertThat(desk.session.project().design().guard().fuse().orElseThrow().rating()).isEqualTo(45);
     assertThat(complaints()).isEmpty();
   }
 
   @Test
   void escapeGivesTheFieldItsValueBack() {
     desk.example();
-    desk.go(Station.GUARD);
+    desk.view(Station.GUARD, "parts");
     TextField field = desk.find("#fuse-rating", TextField.class);
     Desk.fx(
         () -> {
@@ -241,7 +241,7 @@ class WindowTest {
     ListView<?> list = desk.find("#palette-list", ListView.class);
     assertThat(list.getItems().size()).isEqualTo(1);
     desk.keys(KeyCode.ENTER);
-    assertThat(desk.isShown("#fuse-rating")).isTrue();
+    assertThat(desk.isShown("#suggest")).isTrue();
     desk.keys(KeyCode.F1);
     assertThat(desk.text("#help-text")).contains("fuse");
     desk.keys(KeyCode.ESCAPE);
@@ -271,7 +271,7 @@ class WindowTest {
   @Test
   void theFuseClassBringsItsVoltageRating() {
     desk.example();
-    desk.go(Station.GUARD);
+    desk.view(Station.GUARD, "parts");
     desk.choose("#class", FuseClass.BLADE);
     assertThat(desk.text("#rated-dc")).isEqualTo("58");
     assertThat(desk.judgements()).contains("fuse.interrupt");

@@ -5,6 +5,7 @@ import hammerman.finding.Judgement;
 import hammerman.forecast.Forecast;
 import hammerman.life.LifeForecast;
 import hammerman.pack.Pack;
+import hammerman.project.Project;
 import hammerman.search.Search;
 import hammerman.simulation.Run;
 import hammerman.unit.Unit;
@@ -23,7 +24,7 @@ final class JsonReport {
 
   private JsonReport() {}
 
-  static String full(Forecast f) {
+  static String full(Project project, Forecast f) {
     ObjectNode root = NODES.objectNode();
     root.set("pack", pack(f.design().pack()));
     root.set("duty", duty(f.duty()));
@@ -31,12 +32,15 @@ final class JsonReport {
     root.set("thermal", thermal(f));
     root.set("charge", charge(f));
     root.set("life", life(f.life()));
-    root.set("judgements", list(f));
+    root.set("judgements", list(project, f));
     return text(root);
   }
 
-  static String judgements(Forecast f) {
-    return text(NODES.objectNode().set("judgements", list(f)));
+  static String check(Project project, Forecast f) {
+    ObjectNode root = NODES.objectNode();
+    root.set("judgements", list(project, f));
+    root.set("guard", GuardReport.of(f));
+    return text(root);
   }
 
   static String plan(Search search, int top) {
@@ -151,10 +155,10 @@ final class JsonReport {
         .put("limitedBy", life.limit().name().toLowerCase(Locale.ROOT));
   }
 
-  private static ArrayNode list(Forecast f) {
+  private static ArrayNode list(Project project, Forecast f) {
     ArrayNode list = NODES.arrayNode();
     for (Judgement j : f.judgements()) {
-      list.add(
+      ObjectNode node =
           NODES
               .objectNode()
               .put("id", j.id())
@@ -162,13 +166,15 @@ final class JsonReport {
               .put("title", j.title())
               .put("why", j.why())
               .put("fix", j.fix())
-              .put("station", j.station().label()));
+              .put("station", j.station().label());
+      project.variant().reasonFor(j.id()).ifPresent(r -> node.put("acknowledged", r));
+      list.add(node);
     }
     return list;
   }
 
   /** Six significant digits: more than any model here can promise, few enough to read. */
-  private static BigDecimal figure(double value) {
+  static BigDecimal figure(double value) {
     BigDecimal rounded = new BigDecimal(value).round(new MathContext(6)).stripTrailingZeros();
     return rounded.scale() < 0 ? rounded.setScale(0) : rounded;
   }

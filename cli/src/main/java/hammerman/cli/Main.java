@@ -105,7 +105,7 @@ public final class Main {
   static final class Predict extends OnProject {
     @Override
     int report(Project project, Forecast forecast, PrintWriter out) {
-      out.println(json ? JsonReport.full(forecast) : TextReport.full(project, forecast));
+      out.println(json ? JsonReport.full(project, forecast) : TextReport.full(project, forecast));
       return FINE;
     }
   }
@@ -115,7 +115,8 @@ public final class Main {
   static final class Check extends OnProject {
     @Override
     int report(Project project, Forecast forecast, PrintWriter out) {
-      out.println(json ? JsonReport.judgements(forecast) : TextReport.judgements(forecast));
+      out.println(
+          json ? JsonReport.check(project, forecast) : TextReport.judgements(project, forecast));
       return TextReport.stops(forecast) > 0 ? STOPPED : FINE;
     }
   }

@@ -52,7 +52,7 @@ final class TextReport {
               + "  "
               + Figures.of(p.settled(), Unit.VOLT, 1));
     }
-    return text.append(judgements(f)).toString();
+    return text.append(judgements(project, f)).toString();
   }
 
   static String plan(Search search, int top) {
@@ -86,7 +86,7 @@ final class TextReport {
     return text.toString().stripTrailing();
   }
 
-  static String judgements(Forecast f) {
+  static String judgements(Project project, Forecast f) {
     if (f.judgements().isEmpty()) {
       return "Nothing to object to.";
     }
@@ -95,6 +95,10 @@ final class TextReport {
       text.append(
           "%n%s: %s [%s]%n  %s%n  %s%n"
               .formatted(j.severity().word(), j.title(), j.id(), j.why(), j.fix()));
+      project
+          .variant()
+          .reasonFor(j.id())
+          .ifPresent(r -> text.append("  Acknowledged: %s%n".formatted(r)));
     }
     return text.toString().stripTrailing();
   }

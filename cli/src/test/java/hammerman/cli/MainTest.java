@@ -95,11 +95,8 @@ class MainTest {
   }
 
   @Test
-  void aDutyWithoutSpeedHasNoDistance() throws IOException {
-    Path file = folder.resolve("box.json");
-    String text =
-        Files.readString(DEMO).replaceAll("\"speed_km_per_h\": [\\d.]+", "\"speed_km_per_h\": 0");
-    Files.writeString(file, text);
+  void aDutyWithoutSpeedHasNoDistance() {
+    Path file = Path.of("../examples/dark-sky-box.json");
     assertThat(run("predict", file, "--json")).isZero();
     assertThat(json().at("/duty/distance_km").isNull()).isTrue();
   }
@@ -202,5 +199,37 @@ class MainTest {
     assertThat(run("predict")).isEqualTo(2);
     assertThat(run("melt", DEMO)).isEqualTo(2);
     assertThat(err.toString()).contains("hammerman:");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"terrace-barrow", "dark-sky-box", "pavement-speaker"})
+  void theWorkedExamplesHaveNoStop(String name) {
+    assertThat(run("check", Path.of("../examples", name + ".json"), "--json")).isZero();
+    for (JsonNode j : json().path("judgements")) {
+      assertThat(j.path("severity").asString()).isNotEqualTo("stop");
+    }
+  }
+
+  @Test
+  void checkTellsTheGuardAsJson() throws IOException {
+    Path file =
+        demoWith(
+            "\"acknowledged\": []",
+            "\"acknowledged\": [{\"id\": \"duty.shortWhenWorn\", \"reason\": \"a spare is"
+                + " ready\"}]");
+    assertThat(run("check", file, "--json")).isZero();
+    JsonNode root = json();
+    assertThat(root.at("/guard/fuseWindow/lower_A").asDouble()).isCloseTo(43.0, within(0.1));
+    assertThat(root.at("/guard/links").size()).isEqualTo(8);
+    assertThat(root.at("/guard/suggested").size()).isEqualTo(7);
+    assertThat(root.at("/guard/leads/0/to").asString()).isEqualTo("Main fuse");
+    assertThat(root.at("/judgements/1/acknowledged").asString()).isEqualTo("a spare is ready");
+    assertThat(root.at("/judgements/0/acknowledged").isMissingNode()).isTrue();
+  }
+
+  @Test
+  void theRulesArePrintedAsThePage() throws IOException {
+    assertThat(run("rules")).isZero();
+    assertThat(out.toString()).isEqualTo(Files.readString(Path.of("../docs/judgements.md")));
   }
 }

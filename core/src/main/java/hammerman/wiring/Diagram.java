@@ -270,7 +270,8 @@ public record Diagram(List<Box> boxes, List<Line> lines) {
             Figures.compact(b.continuousCurrent()) + " A, " + b.series() + " groups",
             "battery left, output right");
         lead(false, true, lengthOf("BMS battery side"), 52, LOW, 76, LOW);
-        lead(false, true, "    " + lengthOf("Machine −"), 124, LOW, 218, LOW);
+        lead(false, true, "", 124, LOW, 150, LOW);
+        lead(false, true, lengthOf("Machine −"), 150, LOW, 218, LOW);
       } else {
         lead(false, true, "    " + lengthOf("Machine −"), 52, LOW, 218, LOW);
       }

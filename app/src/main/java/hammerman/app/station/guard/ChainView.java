@@ -11,28 +11,38 @@ import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
 import hammerman.guard.Guard;
+import hammerman.guard.Guard.Part;
 import hammerman.guard.Parts;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The chain of ratings, and the suggestion of a consistent set with its reasons. */
 final class ChainView extends VBox {
+  private static final double LIST_WIDTH = 430;
+
   private final Session session;
   private final Parts parts;
   private final ChainPicture chain = new ChainPicture();
   private final Map<Headline, FigureView> figures = new EnumMap<>(Headline.class);
-  private final Map<Guard.Part, CheckBox> locks = new EnumMap<>(Guard.Part.class);
-  private final VBox reasons = new VBox(4);
+  private final List<Row> rows = new ArrayList<>();
+  private final VBox reasons = new VBox(6);
+  private List<Choice> choices = List.of();
+  private Part pointed = Part.FUSE;
+
+  /** A part: a tick that locks it, and its choice, which shows its reasons when pressed. */
+  private record Row(Part part, CheckBox lock, ToggleButton choice) {}
 
   ChainView(Bench bench, Parts parts) {
     super(6);
@@ -43,80 +53,124 @@ final class ChainView extends VBox {
     figure(bench, "Shorted, it gives", Headline.SHORT_CIRCUIT);
     figure(bench, "Charges to", Headline.CHARGE_CEILING);
     figure(bench, "Heaviest ten minutes", Headline.CONTINUOUS_CURRENT);
-    HBox row = new HBox(14);
-    row.getChildren().addAll(figures.values());
-    chain.setPrefHeight(320);
+    HBox figureRow = new HBox(14);
+    figureRow.getChildren().addAll(figures.values());
+    chain.setPrefHeight(230);
     VBox.setVgrow(chain, Priority.ALWAYS);
     Button suggest = new Button("Suggest a set for this duty");
     suggest.setId("suggest");
     suggest.getStyleClass().add("act");
     suggest.setOnAction(e -> suggest());
-    HBox keep = new HBox(12, suggest, words("Keep as they are:"));
-    keep.setStyle("-fx-alignment: center-left;");
-    for (Guard.Part part : Guard.Part.values()) {
-      CheckBox lock = new CheckBox(part.label());
-      lock.setId("lock-" + part.name().toLowerCase(Locale.ROOT));
-      lock.setOnAction(
-          e ->
-              session.edit(
-                  "Lock " + part.label(),
-                  Station.GUARD,
-                  p -> GuardForms.guard(p, g -> g.withLocked(part, lock.isSelected()))));
-      locks.put(part, lock);
-      keep.getChildren().add(lock);
+    HBox head =
+        new HBox(
+            16,
+            suggest,
+            line("What would be chosen. Ticked parts stay; press a part to see why.", "answer"));
+    head.setStyle("-fx-alignment: center-left;");
+    VBox list = new VBox(1);
+    ToggleGroup group = new ToggleGroup();
+    for (Part part : Part.values()) {
+      list.getChildren().add(row(part, group));
     }
+    list.setMinWidth(LIST_WIDTH);
+    list.setMaxWidth(LIST_WIDTH);
     reasons.setId("reasons");
-    ScrollPane scroll = new ScrollPane(reasons);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    scroll.getStyleClass().add("page");
-    scroll.setFocusTraversable(false);
-    scroll.setMinHeight(150);
-    scroll.setMaxHeight(150);
+    HBox.setHgrow(reasons, Priority.ALWAYS);
     Label caution =
-        new Label(
+        line(
             "A shorted pack welds tools and burns hands: rings off, insulated tools, fuse fitted"
                 + " last. Above 60 V DC a touch can kill; local codes and a licensed person"
-                + " first.");
-    caution.getStyleClass().add("caution");
-    caution.setMinHeight(Label.USE_PREF_SIZE);
+                + " first.",
+            "caution");
     caution.setMaxWidth(Double.MAX_VALUE);
-    getChildren().addAll(chain, row, Page.heading("A set that lines up"), keep, scroll, caution);
-  }
-
-  private static Label words(String text) {
-    Label label = new Label(text);
-    label.getStyleClass().add("fact-name");
-    return label;
+    getChildren()
+        .addAll(
+            chain,
+            figureRow,
+            Page.heading("A set that lines up"),
+            head,
+            new HBox(20, list, reasons),
+            caution);
   }
 
   private void figure(Bench bench, String name, Headline headline) {
     figures.put(headline, bench.figure(name, headline));
   }
 
+  private HBox row(Part part, ToggleGroup group) {
+    String id = part.name().toLowerCase(Locale.ROOT);
+    CheckBox lock = new CheckBox();
+    lock.setId("lock-" + id);
+    lock.setAccessibleText("Keep the " + part.label() + " as it is");
+    lock.setOnAction(
+        e ->
+            session.edit(
+                "Lock " + part.label(),
+                Station.GUARD,
+                p -> GuardForms.guard(p, g -> g.withLocked(part, lock.isSelected()))));
+    ToggleButton choice = new ToggleButton();
+    choice.setId("choice-" + id);
+    choice.getStyleClass().setAll("toggle-button", "cell-row", "tight");
+    choice.setToggleGroup(group);
+    choice.setMaxWidth(Double.MAX_VALUE);
+    choice.setOnAction(
+        e -> {
+          choice.setSelected(true);
+          pointed = part;
+          reason();
+        });
+    rows.add(new Row(part, lock, choice));
+    HBox.setHgrow(choice, Priority.ALWAYS);
+    HBox both = new HBox(4, lock, choice);
+    both.setStyle("-fx-alignment: center-left;");
+    return both;
+  }
+
   void show(Forecast f) {
     chain.show(f.chain());
     figures.forEach((headline, view) -> view.show(Workings.figure(headline, f)));
-    locks.forEach((part, lock) -> lock.setSelected(f.design().guard().locked().contains(part)));
-    Selection selection = Selection.of(f.design(), parts);
-    boolean taken = selection.guard().equals(f.design().guard());
-    List<Label> lines = new ArrayList<>();
-    for (Choice c : selection.choices()) {
-      Label line =
-          new Label(
-              c.part().label()
-                  + (taken ? ": " : " would be: ")
-                  + c.chosen()
-                  + ". "
-                  + c.why()
-                  + (c.smaller().isEmpty() ? "" : " Smaller: " + c.smaller())
-                  + (c.larger().isEmpty() ? "" : " Larger: " + c.larger()));
-      line.getStyleClass().add("reason");
-      line.setWrapText(true);
-      line.setMinHeight(Label.USE_PREF_SIZE);
-      lines.add(line);
+    choices = Selection.of(f.design(), parts).choices();
+    Guard guard = f.design().guard();
+    for (Row row : rows) {
+      row.lock().setSelected(guard.locked().contains(row.part()));
+      String chosen = choice(row.part()).map(Choice::chosen).orElse("none in this school");
+      row.choice().setText(row.part().label() + ": " + chosen);
+      row.choice().setSelected(row.part() == pointed);
     }
-    reasons.getChildren().setAll(lines);
+    reason();
+  }
+
+  private Optional<Choice> choice(Part part) {
+    return choices.stream().filter(c -> c.part() == part).findFirst();
+  }
+
+  /** Says why the part pointed at is suggested, and what its neighbours would do. */
+  private void reason() {
+    reasons.getChildren().clear();
+    choice(pointed)
+        .ifPresent(
+            c -> {
+              say(c.part().label() + ": " + c.chosen(), "title-line");
+              say(c.why(), "reason");
+              if (!c.smaller().isEmpty()) {
+                say("Smaller: " + c.smaller(), "reason");
+              }
+              if (!c.larger().isEmpty()) {
+                say("Larger: " + c.larger(), "reason");
+              }
+            });
+  }
+
+  private void say(String text, String style) {
+    reasons.getChildren().add(line(text, style));
+  }
+
+  private static Label line(String text, String style) {
+    Label line = new Label(text);
+    line.getStyleClass().add(style);
+    line.setWrapText(true);
+    line.setMinHeight(USE_PREF_SIZE);
+    return line;
   }
 
   private void suggest() {

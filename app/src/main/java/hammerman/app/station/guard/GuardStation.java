@@ -31,7 +31,8 @@ public final class GuardStation implements StationView {
     GuardForms forms = new GuardForms(bench.session(), parts);
     ChainView chain = new ChainView(bench, parts);
     add("The chain", "chain", chain, chain::show);
-    add("Parts", "parts", new PartsView(forms), f -> {});
+    PartsView all = new PartsView(forms);
+    add("Parts", "parts", all, all::show);
     TimeCurrentPicture curves = new TimeCurrentPicture();
     Label verdict = new Label();
     verdict.getStyleClass().add("answer");

@@ -1,17 +1,55 @@
 package hammerman.app.station.guard;
 
+import hammerman.app.station.Page;
+import hammerman.forecast.Forecast;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
-/** Every part with its ratings, to be typed off what lies on the bench. */
-final class PartsView extends HBox {
+/** Every part with its ratings, and what each school of protection rests on. */
+final class PartsView extends VBox {
+  private final HBox schools = new HBox(16);
+
   PartsView(GuardForms forms) {
-    super(24);
-    VBox fuses = forms.fuses().node();
-    VBox wire = forms.wire().node();
-    getChildren().addAll(forms.protection().node(), fuses, wire);
-    getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
-    getChildren().forEach(n -> ((VBox) n).setPrefWidth(290));
+    super(14);
+    HBox columns =
+        new HBox(24, forms.protection().node(), forms.fuses().node(), forms.wire().node());
+    columns.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
+    columns.getChildren().forEach(n -> ((VBox) n).setPrefWidth(290));
+    for (School school : School.values()) {
+      schools.getChildren().add(card(school));
+    }
+    getChildren().addAll(columns, Page.heading("Three schools of protection"), schools);
+  }
+
+  private static Node card(School school) {
+    Label title = new Label(school.words());
+    title.getStyleClass().add("title");
+    VBox card = new VBox(4, title, text(school.holds(), "why"), text(school.costs(), "fix"));
+    card.getStyleClass().add("judgement");
+    card.setMinWidth(292);
+    card.setMaxWidth(292);
+    card.setUserData(school);
+    return card;
+  }
+
+  private static Label text(String words, String style) {
+    Label label = new Label(words);
+    label.getStyleClass().add(style);
+    label.setMinHeight(USE_PREF_SIZE);
+    return label;
+  }
+
+  /** Marks the school that the design follows. */
+  void show(Forecast f) {
+    School now = School.of(f.design().guard().protection());
+    for (Node card : schools.getChildren()) {
+      card.getStyleClass().remove("warn");
+      if (card.getUserData() == now) {
+        card.getStyleClass().add("warn");
+      }
+    }
   }
 }

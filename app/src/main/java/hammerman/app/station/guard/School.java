@@ -9,14 +9,40 @@ import hammerman.project.Project;
 
 /** The schools of protection as a choice. */
 enum School {
-  PATH("In the path"),
-  CHARGE("Charge only"),
-  NONE("None");
+  PATH(
+      "In the path",
+      "The BMS carries every ampere of the duty and opens for a fault of any group.",
+      "Its switches must carry the duty and block the full voltage; it costs some voltage, and"
+          + " trips where the driver does not expect it."),
+  CHARGE(
+      "Charge only",
+      "A small BMS guards the charge; the machine's cut-out must end every discharge.",
+      "Given up: nothing sees one weak group run empty. The machine's cut-out must lie above the"
+          + " cells' cut-off, and the main fuse is the only help in a short circuit."),
+  NONE(
+      "None",
+      "A charger that balances and reads every group, the machine's cut-out, and the fuse stand"
+          + " in.",
+      "Given up: every watch over single groups between charges. Check them by meter, often.");
 
   private final String words;
+  private final String holds;
+  private final String costs;
 
-  School(String words) {
+  School(String words, String holds, String costs) {
     this.words = words;
+    this.holds = holds;
+    this.costs = costs;
+  }
+
+  /** Says what the school rests on. */
+  String holds() {
+    return holds;
+  }
+
+  /** Says what must be true for it, and what is given up. */
+  String costs() {
+    return costs;
   }
 
   String words() {

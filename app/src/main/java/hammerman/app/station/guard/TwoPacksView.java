@@ -42,7 +42,7 @@ final class TwoPacksView extends VBox {
     super(10);
     this.session = session;
     toggle.setId("toggle-second");
-    toggle.getStyleClass().add("act");
+    toggle.getStyleClass().add("plain");
     toggle.setOnAction(e -> toggle());
     words.setId("second-words");
     words.getStyleClass().add("answer");
