@@ -1,6 +1,7 @@
 package hammerman;
 
 import hammerman.cell.CellType;
+import hammerman.cell.Health;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.guard.Bms;
@@ -34,7 +35,7 @@ public final class Samples {
   /** A second pack for the barrow: the same string, fewer cells, more worn, less charged. */
   public static SecondPack second(SecondPack.Joining joining) {
     Pack pack = barrow().pack();
-    CellType worn = pack.cell().withHealth(new CellType.Health(0.85, 1.4));
+    CellType worn = pack.cell().withHealth(new Health(0.85, 1.4));
     return new SecondPack(pack.withCell(worn).withCounts(13, 4), joining, 0.98, 1, 3e-3, 80);
   }
 

@@ -3,7 +3,7 @@ package hammerman.app;
 import hammerman.app.session.Session;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
-import hammerman.cell.CellType;
+import hammerman.cell.Health;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.finding.Station;
@@ -113,7 +113,7 @@ final class Walk {
 
   private void two() {
     var pack = session.project().variant().pack();
-    var worn = pack.cell().withHealth(new CellType.Health(0.85, 1.4));
+    var worn = pack.cell().withHealth(new Health(0.85, 1.4));
     SecondPack second =
         new SecondPack(pack.withCell(worn).withCounts(13, 4), Joining.PARALLEL, 0.97, 1, 5e-3, 80);
     session.editDesign("Second pack", Station.GUARD, d -> d.withSecond(second));

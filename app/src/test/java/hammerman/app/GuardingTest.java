@@ -3,6 +3,7 @@ package hammerman.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.cell.CellType;
+import hammerman.cell.Health;
 import hammerman.design.SecondPack.Joining;
 import hammerman.finding.Station;
 import hammerman.guard.Guard;
@@ -168,7 +169,7 @@ class GuardingTest {
     assertThat(desk.judgements()).doesNotContain("second.gap");
     desk.type("#its-capacity-left", "80");
     CellType worn = Objects.requireNonNull(desk.session.project().variant().second()).pack().cell();
-    assertThat(worn.health()).isEqualTo(new CellType.Health(0.8, 1));
+    assertThat(worn.health()).isEqualTo(new Health(0.8, 1));
     desk.press("#toggle-second");
     assertThat(desk.session.project().variant().second()).isNull();
     desk.press("#undo");

@@ -1,15 +1,25 @@
 package hammerman.bench;
 
 import hammerman.cell.CellLibrary;
+import hammerman.chain.Chain;
+import hammerman.choice.Selection;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.duty.Load;
+import hammerman.duty.Task;
+import hammerman.finding.Judgement;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.StackField;
+import hammerman.guard.Parts;
+import hammerman.judgement.Case;
+import hammerman.judgement.Judge;
 import hammerman.project.Shipped;
 import hammerman.search.Search;
 import hammerman.search.Weights;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
+import hammerman.simulation.TwinRun;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -33,6 +43,15 @@ public class ModelBench {
   private final CellLibrary cells = Shipped.cells();
   private final Discharge hour = Discharge.of(design, Load.power(300, 3600), 1, 298.15).withStep(1);
 
+  private final Case judged = new Case(Chain.of(design), Forecast.of(design).duty());
+  private final Parts parts = Shipped.parts();
+  private final Design paired =
+      design
+          .withDuty(design.duty().withTask(new Task.ByTime(300, 3600)))
+          .withSecond(
+              new SecondPack(
+                  design.pack().withCounts(13, 4), SecondPack.Joining.PARALLEL, 0.97, 1, 5e-3, 80));
+
   /** A uniform discharge of one hour in steps of 1 s. */
   @Benchmark
   public Run oneHourDischarge() {
@@ -55,5 +74,23 @@ public class ModelBench {
   @Benchmark
   public StackField stackField() {
     return StackField.of(design);
+  }
+
+  /** Judging a design whose chain and run are known. */
+  @Benchmark
+  public List<Judgement> judging() {
+    return Judge.judge(judged);
+  }
+
+  /** Two packs in parallel through an hour in steps of 1 s. */
+  @Benchmark
+  public TwinRun twoPacksOneHour() {
+    return TwinRun.of(paired);
+  }
+
+  /** Choosing all parts of the guard. */
+  @Benchmark
+  public Selection selection() {
+    return Selection.of(design, parts);
   }
 }

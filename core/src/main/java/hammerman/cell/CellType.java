@@ -35,11 +35,11 @@ public record CellType(
     Chemistry chemistry,
     @In(Unit.AMPERE_HOUR) double capacity,
     @In(Unit.MILLIOHM) double r10,
-    Currents currents,
+    CellCurrents currents,
     @In(Unit.VOLT) double nominalVoltage,
     @In(Unit.VOLT) double fullVoltage,
     @In(Unit.VOLT) double cutOffVoltage,
-    Temperatures temperatures,
+    CellTemperatures temperatures,
     @In(Unit.GRAM) double mass,
     double price,
     @In(Unit.JOULE_PER_KILOGRAM_KELVIN) double specificHeat,
@@ -139,27 +139,6 @@ public record CellType(
         health);
   }
 
-  public CellType withFormat(CellFormat value) {
-    return new CellType(
-        id,
-        name,
-        value,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
   public CellType withChemistry(Chemistry value) {
     return new CellType(
         id,
@@ -223,7 +202,7 @@ public record CellType(
         health);
   }
 
-  public CellType withCurrents(Currents value) {
+  public CellType withCurrents(CellCurrents value) {
     return new CellType(
         id,
         name,
@@ -241,6 +220,90 @@ public record CellType(
         specificHeat,
         source,
         restVoltage,
+        health);
+  }
+
+  public CellType withTemperatures(CellTemperatures value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        value,
+        mass,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withMass(double value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        value,
+        price,
+        specificHeat,
+        source,
+        restVoltage,
+        health);
+  }
+
+  public CellType withSource(String value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        value,
+        restVoltage,
+        health);
+  }
+
+  public CellType withRestVoltage(@Nullable RestVoltage value) {
+    return new CellType(
+        id,
+        name,
+        format,
+        chemistry,
+        capacity,
+        r10,
+        currents,
+        nominalVoltage,
+        fullVoltage,
+        cutOffVoltage,
+        temperatures,
+        mass,
+        price,
+        specificHeat,
+        source,
+        value,
         health);
   }
 
@@ -307,48 +370,6 @@ public record CellType(
         health);
   }
 
-  public CellType withTemperatures(Temperatures value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        value,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withMass(double value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        value,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
   public CellType withPrice(double value) {
     return new CellType(
         id,
@@ -368,163 +389,5 @@ public record CellType(
         source,
         restVoltage,
         health);
-  }
-
-  public CellType withSpecificHeat(double value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        value,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withSource(String value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        value,
-        restVoltage,
-        health);
-  }
-
-  public CellType withRestVoltage(@Nullable RestVoltage value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        value,
-        health);
-  }
-
-  /**
-   * State of health.
-   *
-   * @param capacity share of the new capacity that is left, 0.2 to 1
-   * @param resistance times the new resistance, 1 to 10
-   */
-  public record Health(@In(Unit.PERCENT) double capacity, @In(Unit.PERCENT) double resistance) {
-    /** A new cell. */
-    public static final Health NEW = new Health(1, 1);
-
-    public Health {
-      Valid.range("Capacity left", capacity, 0.2, 1, Unit.PERCENT);
-      Valid.range("Resistance against new", resistance, 1, 10, Unit.PERCENT);
-    }
-
-    boolean isNew() {
-      return capacity == 1 && resistance == 1;
-    }
-  }
-
-  /**
-   * Rated currents, A.
-   *
-   * @param continuous continuous discharge
-   * @param peak discharge for 10 s
-   * @param standardCharge charge for long life
-   * @param fastCharge highest charge
-   */
-  public record Currents(
-      @In(Unit.AMPERE) double continuous,
-      @In(Unit.AMPERE) double peak,
-      @In(Unit.AMPERE) double standardCharge,
-      @In(Unit.AMPERE) double fastCharge) {
-    public Currents {
-      Valid.range("Cell continuous current", continuous, 1e-3, 1e4, Unit.AMPERE);
-      Valid.range("Cell peak current", peak, continuous, 1e4, Unit.AMPERE);
-      Valid.range("Cell standard charge current", standardCharge, 1e-3, 1e4, Unit.AMPERE);
-      Valid.range("Cell fast charge current", fastCharge, standardCharge, 1e4, Unit.AMPERE);
-    }
-
-    public Currents withContinuous(double value) {
-      return new Currents(value, peak, standardCharge, fastCharge);
-    }
-
-    public Currents withPeak(double value) {
-      return new Currents(continuous, value, standardCharge, fastCharge);
-    }
-
-    public Currents withStandardCharge(double value) {
-      return new Currents(continuous, peak, value, fastCharge);
-    }
-
-    public Currents withFastCharge(double value) {
-      return new Currents(continuous, peak, standardCharge, value);
-    }
-  }
-
-  /**
-   * Allowed cell temperatures, K.
-   *
-   * @param chargeLowest lowest for charging
-   * @param chargeHighest highest for charging
-   * @param dischargeLowest lowest for discharging
-   * @param dischargeHighest highest for discharging
-   */
-  public record Temperatures(
-      @In(Unit.CELSIUS) double chargeLowest,
-      @In(Unit.CELSIUS) double chargeHighest,
-      @In(Unit.CELSIUS) double dischargeLowest,
-      @In(Unit.CELSIUS) double dischargeHighest) {
-    public Temperatures {
-      Valid.range("Lowest charge temperature", chargeLowest, 213.15, 373.15, Unit.CELSIUS);
-      Valid.range("Highest charge temperature", chargeHighest, chargeLowest, 373.15, Unit.CELSIUS);
-      Valid.range("Lowest discharge temperature", dischargeLowest, 213.15, 373.15, Unit.CELSIUS);
-      Valid.range(
-          "Highest discharge temperature", dischargeHighest, dischargeLowest, 373.15, Unit.CELSIUS);
-    }
-
-    public Temperatures withChargeLowest(double value) {
-      return new Temperatures(value, chargeHighest, dischargeLowest, dischargeHighest);
-    }
-
-    public Temperatures withChargeHighest(double value) {
-      return new Temperatures(chargeLowest, value, dischargeLowest, dischargeHighest);
-    }
-
-    public Temperatures withDischargeLowest(double value) {
-      return new Temperatures(chargeLowest, chargeHighest, value, dischargeHighest);
-    }
-
-    public Temperatures withDischargeHighest(double value) {
-      return new Temperatures(chargeLowest, chargeHighest, dischargeLowest, value);
-    }
   }
 }

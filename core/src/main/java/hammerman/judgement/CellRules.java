@@ -5,7 +5,7 @@ import static hammerman.judgement.Text.celsius;
 import static hammerman.judgement.Text.percent;
 import static hammerman.judgement.Text.upTo;
 
-import hammerman.cell.CellType;
+import hammerman.cell.Health;
 import hammerman.chain.Link;
 import hammerman.datasheet.Plausibility;
 import hammerman.finding.Station;
@@ -147,7 +147,7 @@ final class CellRules {
   }
 
   private static Optional<Found> reclaimed(Case c) {
-    CellType.Health health = c.cell().health();
+    Health health = c.cell().health();
     if (health == null) {
       return Optional.empty();
     }

@@ -1,8 +1,10 @@
 package hammerman.project;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
+import hammerman.cell.CellCurrents;
 import hammerman.cell.CellFormat;
 import hammerman.cell.CellLibrary;
+import hammerman.cell.CellTemperatures;
 import hammerman.cell.CellType;
 import hammerman.cell.Chemistry;
 import hammerman.guard.Parts;
@@ -220,7 +222,7 @@ public final class CellFile {
           chemistry(),
           number("capacity_Ah", Unit.AMPERE_HOUR),
           number("r10_mOhm", Unit.MILLIOHM),
-          new CellType.Currents(
+          new CellCurrents(
               number("continuous_A", Unit.AMPERE),
               number("peak_A", Unit.AMPERE),
               number("standardCharge_A", Unit.AMPERE),
@@ -228,7 +230,7 @@ public final class CellFile {
           number("nominalVoltage_V", Unit.VOLT),
           number("fullVoltage_V", Unit.VOLT),
           number("cutOffVoltage_V", Unit.VOLT),
-          new CellType.Temperatures(
+          new CellTemperatures(
               number("chargeLowest_C", Unit.CELSIUS),
               number("chargeHighest_C", Unit.CELSIUS),
               number("dischargeLowest_C", Unit.CELSIUS),

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import hammerman.Samples;
 import hammerman.cell.CellCircuit;
 import hammerman.cell.CellType;
+import hammerman.cell.Health;
 import hammerman.cell.RestVoltage;
 import hammerman.table.UnreadableTable;
 import hammerman.unit.InvalidValue;
@@ -133,14 +134,14 @@ class CellFitTest {
   @Test
   void healthScalesTheNewFiguresAndIsTakenBack() {
     CellType b = Samples.cell("b21700");
-    CellType used = b.withHealth(new CellType.Health(0.8, 1.5));
+    CellType used = b.withHealth(new Health(0.8, 1.5));
     assertThat(used.capacity()).isCloseTo(3.6, within(1e-12));
     assertThat(used.r10()).isCloseTo(0.024, within(1e-12));
-    CellType worse = used.withHealth(new CellType.Health(0.7, 2));
+    CellType worse = used.withHealth(new Health(0.7, 2));
     assertThat(worse.capacity()).isCloseTo(3.15, within(1e-12));
-    CellType fresh = worse.withHealth(CellType.Health.NEW);
+    CellType fresh = worse.withHealth(Health.NEW);
     assertThat(fresh.capacity()).isCloseTo(4.5, within(1e-12));
     assertThat(fresh.health()).isNull();
-    assertThatThrownBy(() -> new CellType.Health(0.1, 1)).isInstanceOf(InvalidValue.class);
+    assertThatThrownBy(() -> new Health(0.1, 1)).isInstanceOf(InvalidValue.class);
   }
 }

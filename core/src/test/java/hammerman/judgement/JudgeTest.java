@@ -3,7 +3,7 @@ package hammerman.judgement;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.Samples;
-import hammerman.cell.CellType;
+import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
@@ -262,8 +262,8 @@ class JudgeTest {
         new Flaw(
             "cell.reclaimed",
             Severity.NOTE,
-            d -> d.withCell(d.pack().cell().withHealth(new CellType.Health(0.9, 1.2))),
-            d -> d.withCell(d.pack().cell().withHealth(CellType.Health.NEW))));
+            d -> d.withCell(d.pack().cell().withHealth(new Health(0.9, 1.2))),
+            d -> d.withCell(d.pack().cell().withHealth(Health.NEW))));
   }
 
   private static Design guard(Design d, UnaryOperator<Guard> change) {

@@ -20,8 +20,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import javafx.animation.PauseTransition;
-import javafx.beans.InvalidationListener;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -40,13 +38,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Window;
-import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
 
 /** The frame around the stations; one for each window. */
 public final class Frame {
-  private static final Duration DIM_AFTER = Duration.millis(250);
-
   private final Session session;
   private final Settings settings;
   private final Recovery recovery;
@@ -110,7 +105,7 @@ public final class Frame {
     session.forecastProperty().addListener((o, was, is) -> show(is));
     session.projectProperty().addListener((o, was, is) -> plate.show(is));
     session.stateProperty().addListener((o, was, is) -> showState());
-    dimWhileBusy();
+    Dimmer.follow(session.busyProperty(), List.of(plate, rail));
     plate.show(session.project());
     showState();
     go(Station.DUTY);
@@ -343,31 +338,6 @@ public final class Frame {
     saved.setText(
         (file == null ? "Not in a file yet" : String.valueOf(file.getFileName()))
             + (state.dirty() ? ", changes not saved" : ""));
-  }
-
-  /** The last good figures stay, dimmed, while newer ones take long. */
-  private void dimWhileBusy() {
-    PauseTransition wait = new PauseTransition(DIM_AFTER);
-    wait.setOnFinished(e -> dim(true));
-    InvalidationListener follow =
-        o -> {
-          if (session.busyProperty().get()) {
-            wait.playFromStart();
-          } else {
-            wait.stop();
-            dim(false);
-          }
-        };
-    session.busyProperty().addListener(follow);
-  }
-
-  private void dim(boolean on) {
-    for (Node n : List.of(plate, rail)) {
-      n.getStyleClass().remove("dimmed");
-      if (on) {
-        n.getStyleClass().add("dimmed");
-      }
-    }
   }
 
   private void offerRecovered() {

@@ -5,7 +5,7 @@ import hammerman.app.control.Form;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.cell.CellType;
-import hammerman.cell.CellType.Health;
+import hammerman.cell.Health;
 import hammerman.chain.Junction;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;

@@ -20,6 +20,7 @@ import hammerman.forecast.Workings;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Cooling;
 import hammerman.pack.Pack;
+import hammerman.pack.Strip;
 import hammerman.project.Project;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -191,6 +192,12 @@ final class FieldView extends HBox {
   private Form build() {
     Form form = new Form(session, Station.STACK, 118, 84);
     form.section("Strip, cell to cell")
+        .choice(
+            "As sold",
+            session.parts().strips(),
+            Strip::text,
+            p -> p.variant().pack().strip().withLayers(1),
+            (p, v) -> pack(p, k -> k.withStrip(v.withLayers(k.strip().layers()))))
         .choice(
             "Metal",
             List.of(ConductorMaterial.values()),

@@ -1,0 +1,38 @@
+package hammerman.app.shell;
+
+import java.util.List;
+import javafx.animation.PauseTransition;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.scene.Node;
+import javafx.util.Duration;
+
+/** Dims the last good figures while newer ones take long. */
+final class Dimmer {
+  private static final Duration AFTER = Duration.millis(250);
+
+  private Dimmer() {}
+
+  /** Dims nodes while something has been busy for a moment. */
+  static void follow(ReadOnlyBooleanProperty busy, List<Node> nodes) {
+    PauseTransition wait = new PauseTransition(AFTER);
+    wait.setOnFinished(e -> dim(nodes, true));
+    busy.addListener(
+        (o, was, is) -> {
+          if (is) {
+            wait.playFromStart();
+          } else {
+            wait.stop();
+            dim(nodes, false);
+          }
+        });
+  }
+
+  private static void dim(List<Node> nodes, boolean on) {
+    for (Node n : nodes) {
+      n.getStyleClass().remove("dimmed");
+      if (on) {
+        n.getStyleClass().add("dimmed");
+      }
+    }
+  }
+}

@@ -1,0 +1,25 @@
+package hammerman.cell;
+
+import hammerman.unit.In;
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+
+/**
+ * State of health.
+ *
+ * @param capacity share of the new capacity that is left, 0.2 to 1
+ * @param resistance times the new resistance, 1 to 10
+ */
+public record Health(@In(Unit.PERCENT) double capacity, @In(Unit.PERCENT) double resistance) {
+  /** A new cell. */
+  public static final Health NEW = new Health(1, 1);
+
+  public Health {
+    Valid.range("Capacity left", capacity, 0.2, 1, Unit.PERCENT);
+    Valid.range("Resistance against new", resistance, 1, 10, Unit.PERCENT);
+  }
+
+  boolean isNew() {
+    return capacity == 1 && resistance == 1;
+  }
+}

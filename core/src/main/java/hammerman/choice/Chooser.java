@@ -1,0 +1,366 @@
+package hammerman.choice;
+
+import static hammerman.choice.Objections.amperes;
+import static hammerman.choice.Objections.volts;
+
+import hammerman.chain.Chain;
+import hammerman.chain.Demand;
+import hammerman.choice.Objections.Size;
+import hammerman.design.Design;
+import hammerman.guard.Bms;
+import hammerman.guard.BmsClass;
+import hammerman.guard.ChargePlan;
+import hammerman.guard.Connector;
+import hammerman.guard.Fuse;
+import hammerman.guard.FuseClass;
+import hammerman.guard.Fusing;
+import hammerman.guard.Guard;
+import hammerman.guard.Guard.Part;
+import hammerman.guard.Parts;
+import hammerman.guard.Parts.ChargerSize;
+import hammerman.guard.Parts.WireSize;
+import hammerman.guard.Precharge;
+import hammerman.guard.Switch;
+import hammerman.guard.Wire;
+import hammerman.guard.Wiring;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** One selection under way. */
+final class Chooser {
+  /** Energy of the machine's capacitors from which a pre-charge is chosen, J. */
+  private static final double SPARK_ENERGY = 0.5;
+
+  /** Below this share of the capacity a charge voltage counts as a mistake and is set to full. */
+  private static final double LOW_CEILING = 0.60;
+
+  private final Design design;
+  private final Parts parts;
+  private final Chain chain;
+  private final Demand demand;
+  private final Objections against;
+  private final double hottest;
+  private final double highest;
+  private final List<Choice> choices = new ArrayList<>();
+  private Guard guard;
+
+  Chooser(Design design, Parts parts) {
+    this.design = design;
+    this.parts = parts;
+    this.chain = Chain.of(design);
+    this.demand = chain.demand();
+    this.hottest = design.duty().surroundings().hottestInUse();
+    this.highest = design.pack().fullVoltage();
+    this.guard = design.guard();
+    this.against = new Objections(design, chain, hottest, highest);
+  }
+
+  Selection choose() {
+    charger();
+    bms();
+    fuse();
+    wire();
+    connector();
+    mainSwitch();
+    precharge();
+    return new Selection(guard, choices);
+  }
+
+  private boolean locked(Part part, String now) {
+    if (guard.locked().contains(part)) {
+      choices.add(new Choice(part, now, "Locked by you; kept as it is.", "", "", true));
+      return true;
+    }
+    return false;
+  }
+
+  private void add(Part part, String chosen, String why, String smaller, String larger) {
+    choices.add(new Choice(part, chosen, why, smaller, larger, false));
+  }
+
+  private void charger() {
+    ChargePlan now = guard.charge();
+    if (locked(Part.CHARGER, chargerText(now))) {
+      return;
+    }
+    var pack = design.pack();
+    double kind = pack.parallel() * pack.cell().currents().standardCharge();
+    List<ChargerSize> down =
+        parts.chargers().stream().sorted(Comparator.comparingDouble(c -> -c.current())).toList();
+    Ladder<ChargerSize> ladder =
+        Ladder.climb(
+            down,
+            c -> c.current() > kind ? "above the " + amperes(kind) + " that is kind to them" : "");
+    boolean keep = now.voltage() <= highest + 1e-6 && chain.ceiling() >= LOW_CEILING;
+    ChargePlan plan = new ChargePlan(keep ? now.voltage() : highest, ladder.taken().current());
+    guard = guard.withCharge(plan);
+    add(
+        Part.CHARGER,
+        chargerText(plan),
+        "%s in parallel take %s kindly and %s at most; %s fills the pack in about %s."
+            .formatted(
+                pack.parallel(),
+                amperes(kind),
+                amperes(pack.parallel() * pack.cell().currents().fastCharge()),
+                amperes(plan.current()),
+                Figures.duration(3600 * 1.15 * pack.capacity() / plan.current())),
+        ladder.larger() == null
+            ? ""
+            : amperes(ladder.larger().current()) + " would take longer and spare nothing.",
+        ladder.smaller() == null
+            ? ""
+            : amperes(ladder.smaller().current()) + " is " + ladder.objection() + ".");
+  }
+
+  private static String chargerText(ChargePlan plan) {
+    return Figures.of(plan.voltage(), Unit.VOLT, 1) + ", " + amperes(plan.current());
+  }
+
+  private void bms() {
+    Optional<Bms> now = guard.protection().bms();
+    if (now.isEmpty()) {
+      return;
+    }
+    if (locked(Part.BMS, amperes(now.get().continuousCurrent()) + " BMS")) {
+      return;
+    }
+    int series = design.pack().series();
+    List<BmsClass> rungs =
+        parts.bms().stream()
+            .filter(b -> b.leastSeries() <= series && series <= b.mostSeries())
+            .sorted(Comparator.comparingDouble(BmsClass::continuousCurrent))
+            .toList();
+    if (rungs.isEmpty()) {
+      add(Part.BMS, "kept", "No class is made for " + series + " groups.", "", "");
+      return;
+    }
+    Ladder<BmsClass> ladder = Ladder.climb(rungs, b -> against.bms(b, guard));
+    BmsClass taken = ladder.taken();
+    Bms unit = taken.unit(series, design.pack().cell());
+    guard = guard.withProtection(guard.protection().withBms(b -> unit));
+    add(
+        Part.BMS,
+        taken.name(),
+        ladder.suits()
+            ? "Carries %s for the duty's %s, opens above %s for a hardest moment of %s, blocks %s for a full %s."
+                .formatted(
+                    amperes(taken.continuousCurrent()),
+                    amperes(demand.continuous()),
+                    amperes(taken.overCurrent()),
+                    amperes(demand.peak()),
+                    volts(taken.mosfetVoltage()),
+                    volts(highest))
+            : "The strongest there is, and still: " + against.bms(taken, guard) + ".",
+        ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
+        ladder.larger() == null
+            ? ""
+            : ladder.larger().name() + ": dearer, larger, and slower to open on a fault.");
+  }
+
+  private void fuse() {
+    Optional<Fuse> now = guard.fuse();
+    if (now.isEmpty()) {
+      return;
+    }
+    if (locked(Part.FUSE, fuseText(now.get().kind(), now.get().rating()))) {
+      return;
+    }
+    double upper =
+        guard.locked().contains(Part.WIRE)
+            ? guard.wiring().wire().ampacity(hottest)
+            : Double.POSITIVE_INFINITY;
+    List<Size> rungs = new ArrayList<>();
+    for (FuseClass kind : FuseClass.values()) {
+      kind.sizes().forEach(r -> rungs.add(new Size(kind, r)));
+    }
+    rungs.sort(
+        Comparator.comparingDouble(Size::rating)
+            .thenComparingDouble(s -> s.kind().interruptRating()));
+    Ladder<Size> ladder = Ladder.climb(rungs, s -> against.fuse(s, upper));
+    Size taken = ladder.taken();
+    if (!ladder.suits()) {
+      add(
+          Part.FUSE,
+          fuseText(now.get().kind(), now.get().rating()),
+          "No fuse suits both the load and the locked wire, which carries "
+              + amperes(upper)
+              + "; unlock the wire.",
+          "",
+          "");
+      return;
+    }
+    guard =
+        guard.withFuse(f -> new Fuse(taken.kind(), taken.rating(), taken.kind().voltageRating()));
+    if (guard.fusing() instanceof Fusing.MainAndCells f) {
+      int p = design.pack().parallel();
+      double each =
+          Fuse.smallestRating(
+              taken.kind(), demand.continuous() / p, demand.peak() / p, demand.peakDuration());
+      guard = guard.withFusing(new Fusing.MainAndCells(f.fuse(), Math.ceil(each)));
+    }
+    add(
+        Part.FUSE,
+        fuseText(taken.kind(), taken.rating()),
+        "%s for long and %s for %s ask for %s or more; it breaks %s DC and %s."
+            .formatted(
+                amperes(demand.continuous()),
+                amperes(demand.peak()),
+                Figures.duration(demand.peakDuration()),
+                amperes(against.least(taken.kind())),
+                volts(taken.kind().voltageRating()),
+                Figures.of(taken.kind().interruptRating(), Unit.KILOAMPERE)),
+        ladder.smaller() == null
+            ? ""
+            : fuseText(ladder.smaller().kind(), ladder.smaller().rating())
+                + ": "
+                + ladder.objection()
+                + ".",
+        ladder.larger() == null
+            ? ""
+            : fuseText(ladder.larger().kind(), ladder.larger().rating())
+                + ": asks for thicker wire and opens later.");
+  }
+
+  private static String fuseText(FuseClass kind, double rating) {
+    return amperes(rating) + " " + kind.label().toLowerCase(Locale.ROOT);
+  }
+
+  private void wire() {
+    Wiring wiring = guard.wiring();
+    if (locked(Part.WIRE, wiring.wire().text())) {
+      return;
+    }
+    double protectedAt = guard.fuse().map(Fuse::rating).orElse(demand.continuous());
+    List<WireSize> rungs =
+        parts.wires().stream().sorted(Comparator.comparingDouble(WireSize::area)).toList();
+    Ladder<WireSize> ladder =
+        Ladder.climb(
+            rungs, w -> against.wire(wiring.wire().withArea(w.area()), protectedAt, guard));
+    Wire taken = wiring.wire().withArea(ladder.taken().area());
+    Ladder<WireSize> charge =
+        Ladder.climb(
+            rungs,
+            w ->
+                wiring.chargeWire().withArea(w.area()).ampacity(hottest) < guard.charge().current()
+                    ? "too thin"
+                    : "");
+    guard =
+        guard.withWiring(
+            wiring
+                .withWire(taken)
+                .withChargeWire(wiring.chargeWire().withArea(charge.taken().area())));
+    double lost = demand.continuous() * guard.wiring().resistance(hottest);
+    add(
+        Part.WIRE,
+        ladder.taken().name() + ", " + taken.text(),
+        "Carries %s in the hottest air, %s; loses %s at %s. Charge lead: %s."
+            .formatted(
+                amperes(taken.ampacity(hottest)),
+                guard.fuse().isPresent()
+                    ? "so the fuse of " + amperes(protectedAt) + " protects it"
+                    : "for the duty's " + amperes(demand.continuous()),
+                Figures.of(lost, Unit.VOLT, 2),
+                amperes(demand.continuous()),
+                charge.taken().name()),
+        ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
+        ladder.larger() == null
+            ? ""
+            : ladder.larger().name() + ": cooler and stiffer; loses less.");
+  }
+
+  private void connector() {
+    Wiring wiring = guard.wiring();
+    if (wiring.connectorPairs() == 0 || locked(Part.CONNECTOR, wiring.connector().name())) {
+      return;
+    }
+    List<Connector> rungs =
+        parts.connectors().stream()
+            .sorted(Comparator.comparingDouble(Connector::continuous))
+            .toList();
+    Ladder<Connector> ladder = Ladder.climb(rungs, against::connector);
+    Connector taken = ladder.taken();
+    guard = guard.withWiring(wiring.withConnector(taken));
+    add(
+        Part.CONNECTOR,
+        taken.name(),
+        "Carries %s for long and %s for 10 s, made for %s."
+            .formatted(
+                amperes(taken.continuous()), amperes(taken.peak()), volts(taken.voltageRating())),
+        ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
+        ladder.larger() == null ? "" : ladder.larger().name() + ": cooler, larger.");
+  }
+
+  private void mainSwitch() {
+    Switch now = guard.mainSwitch();
+    if (locked(Part.SWITCH, now == null ? "none" : now.name())) {
+      return;
+    }
+    List<Switch> rungs =
+        parts.switches().stream().sorted(Comparator.comparingDouble(Switch::continuous)).toList();
+    Ladder<Switch> ladder = Ladder.climb(rungs, against::mainSwitch);
+    Switch taken = ladder.taken();
+    guard = guard.withMainSwitch(taken);
+    add(
+        Part.SWITCH,
+        taken.name(),
+        "Carries %s, breaks %s DC."
+            .formatted(amperes(taken.continuous()), volts(taken.voltageRating())),
+        ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
+        ladder.larger() == null ? "" : ladder.larger().name() + ": more than is needed.");
+  }
+
+  private void precharge() {
+    Precharge now = guard.precharge();
+    if (locked(Part.PRECHARGE, now == null ? "none" : text(now))) {
+      return;
+    }
+    double farads = design.duty().machine().inputCapacitance();
+    double energy = Precharge.energy(highest, farads);
+    boolean byPlug = guard.wiring().connectorPairs() > 0 && guard.wiring().connector().sparkProof();
+    if (energy <= SPARK_ENERGY || byPlug) {
+      guard = guard.withPrecharge(null);
+      add(
+          Part.PRECHARGE,
+          "none",
+          byPlug
+              ? "The connectors pre-charge as they are plugged."
+              : "The machine's capacitors hold only "
+                  + Figures.of(energy, Unit.JOULE)
+                  + ": no spark to speak of.",
+          "",
+          "");
+      return;
+    }
+    List<Precharge> rungs =
+        parts.prechargers().stream()
+            .sorted(
+                Comparator.comparingDouble(Precharge::power)
+                    .thenComparingDouble(Precharge::resistance))
+            .toList();
+    Ladder<Precharge> ladder = Ladder.climb(rungs, p -> against.precharge(p, energy));
+    Precharge taken = ladder.taken();
+    guard = guard.withPrecharge(taken);
+    add(
+        Part.PRECHARGE,
+        text(taken),
+        "Takes %s a start and begins with %s; ready after %s."
+            .formatted(
+                Figures.of(energy, Unit.JOULE),
+                amperes(taken.current(highest)),
+                Figures.duration(taken.time(farads))),
+        ladder.smaller() == null ? "" : text(ladder.smaller()) + ": " + ladder.objection() + ".",
+        ladder.larger() == null ? "" : text(ladder.larger()) + ": slower, or more than needed.");
+  }
+
+  private static String text(@Nullable Precharge p) {
+    return p == null
+        ? "none"
+        : Figures.compact(p.resistance()) + " Ω, " + Figures.compact(p.power()) + " W";
+  }
+}
