@@ -20,6 +20,7 @@ import java.util.List;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.image.PixelFormat;
@@ -70,6 +71,9 @@ final class Walk {
     }
     add("4-guard-two", this::two);
     add("4-guard-ready", () -> frame.go(Station.GUARD, "ready"));
+    add("5-fit", () -> example(Station.FIT));
+    add("5-fit-strips", () -> press("#overlay-strips"));
+    add("5-fit-heat", () -> press("#overlay-heat"));
     add("5-forecast", () -> example(Station.FORECAST));
     add("6-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
     add("7-night-forecast", this::night);
@@ -109,6 +113,12 @@ final class Walk {
         Station.STACK,
         d -> d.withGuard(d.guard().withCharge(d.guard().charge().withVoltage(53.3))));
     frame.go(Station.STACK, "variants");
+  }
+
+  private void press(String selector) {
+    if (scene.lookup(selector) instanceof ButtonBase button) {
+      button.fire();
+    }
   }
 
   private void two() {

@@ -222,7 +222,7 @@ class WindowTest {
   @Test
   void stationsAreReachedByDigits() {
     desk.example();
-    desk.keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+    desk.keys(KeyCode.CONTROL, KeyCode.DIGIT6);
     assertThat(desk.isShown("#run-trace")).isTrue();
     desk.keys(KeyCode.CONTROL, KeyCode.DIGIT2);
     assertThat(desk.isShown("#cell-b21700")).isTrue();
@@ -336,6 +336,7 @@ class WindowTest {
     "STACK, schools",
     "STACK, variants",
     "GUARD, ",
+    "FIT, ",
     "FORECAST, "
   })
   void noTextIsClippedAndNothingScrollsAtTheUsualSize(Station station, @Nullable String view) {

@@ -2,6 +2,7 @@ package hammerman.design;
 
 import hammerman.cell.CellType;
 import hammerman.duty.Duty;
+import hammerman.fit.FitPlan;
 import hammerman.guard.BmsClass;
 import hammerman.guard.ChargePlan;
 import hammerman.guard.Guard;
@@ -16,8 +17,10 @@ import org.jspecify.annotations.Nullable;
  * @param pack what is built
  * @param guard what protects it
  * @param second a second pack used with it; absent for one pack alone
+ * @param fit how it is fitted into its box; absent while that is open
  */
-public record Design(Duty duty, Pack pack, Guard guard, @Nullable SecondPack second) {
+public record Design(
+    Duty duty, Pack pack, Guard guard, @Nullable SecondPack second, @Nullable FitPlan fit) {
 
   /** Returns the charge voltage per cell, V. */
   public double chargeVoltagePerCell() {
@@ -38,7 +41,8 @@ public record Design(Duty duty, Pack pack, Guard guard, @Nullable SecondPack sec
         duty,
         pack.withCounts(series, parallel),
         guard.withCharge(charge).withProtection(following(series)),
-        second);
+        second,
+        fit);
   }
 
   /**
@@ -54,23 +58,31 @@ public record Design(Duty duty, Pack pack, Guard guard, @Nullable SecondPack sec
             .protection()
             .withBms(b -> b.withVoltages(BmsClass.cutOffFor(cell), BmsClass.overVoltageFor(cell)));
     return new Design(
-        duty, pack.withCell(cell), guard.withCharge(charge).withProtection(protection), second);
+        duty,
+        pack.withCell(cell),
+        guard.withCharge(charge).withProtection(protection),
+        second,
+        fit);
   }
 
   public Design withDuty(Duty value) {
-    return new Design(value, pack, guard, second);
+    return new Design(value, pack, guard, second, fit);
   }
 
   public Design withPack(Pack value) {
-    return new Design(duty, value, guard, second);
+    return new Design(duty, value, guard, second, fit);
   }
 
   public Design withGuard(Guard value) {
-    return new Design(duty, pack, value, second);
+    return new Design(duty, pack, value, second, fit);
   }
 
   public Design withSecond(@Nullable SecondPack value) {
-    return new Design(duty, pack, guard, value);
+    return new Design(duty, pack, guard, value, fit);
+  }
+
+  public Design withFit(@Nullable FitPlan value) {
+    return new Design(duty, pack, guard, second, value);
   }
 
   private Protection following(int series) {

@@ -6,6 +6,7 @@ public enum Station {
   CELL("Cell", "Which cell carries it?"),
   STACK("Stack", "How many in series and in parallel?"),
   GUARD("Guard", "What protects it, and do the ratings line up?"),
+  FIT("Fit", "Does it go into the box, and do the strips carry it?"),
   FORECAST("Forecast", "What will it do, and for how long?");
 
   private final String label;

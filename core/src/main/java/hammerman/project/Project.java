@@ -3,6 +3,7 @@ package hammerman.project;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.duty.Duty;
+import hammerman.fit.FitPlan;
 import hammerman.guard.Guard;
 import hammerman.pack.Pack;
 import hammerman.unit.InvalidValue;
@@ -44,6 +45,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
    * @param pack what is built
    * @param guard what protects it
    * @param second a second pack used with it, if any
+   * @param fit how it is fitted, if that was begun
    * @param acknowledged judgements that the user has taken note of
    */
   public record Variant(
@@ -51,6 +53,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
       Pack pack,
       Guard guard,
       @Nullable SecondPack second,
+      @Nullable FitPlan fit,
       List<Acknowledgement> acknowledged) {
     public Variant {
       Valid.text("Variant name", name);
@@ -87,7 +90,8 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
 
   /** Returns the design being worked on. */
   public Design design() {
-    return new Design(duty, variant().pack(), variant().guard(), variant().second());
+    Variant v = variant();
+    return new Design(duty, v.pack(), v.guard(), v.second(), v.fit());
   }
 
   /** Returns this project with its active variant and duty taken from a design. */
@@ -100,6 +104,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
             design.pack(),
             design.guard(),
             design.second(),
+            design.fit(),
             variant().acknowledged()));
     return new Project(name, notes, design.duty(), changed, active);
   }
@@ -116,7 +121,8 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
   public Project withVariantName(int index, String value) {
     List<Variant> changed = new ArrayList<>(variants);
     Variant v = variants.get(index);
-    changed.set(index, new Variant(value, v.pack(), v.guard(), v.second(), v.acknowledged()));
+    changed.set(
+        index, new Variant(value, v.pack(), v.guard(), v.second(), v.fit(), v.acknowledged()));
     return new Project(name, notes, duty, changed, active);
   }
 
@@ -124,7 +130,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
   public Project plusVariant(String variantName) {
     List<Variant> more = new ArrayList<>(variants);
     Variant v = variant();
-    more.add(new Variant(variantName, v.pack(), v.guard(), v.second(), v.acknowledged()));
+    more.add(new Variant(variantName, v.pack(), v.guard(), v.second(), v.fit(), v.acknowledged()));
     return new Project(name, notes, duty, more, more.size() - 1);
   }
 
@@ -139,7 +145,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
     List<Acknowledgement> list = new ArrayList<>(v.acknowledged());
     list.removeIf(a -> a.id().equals(id));
     reason.ifPresent(r -> list.add(new Acknowledgement(id, r)));
-    changed.set(active, new Variant(v.name(), v.pack(), v.guard(), v.second(), list));
+    changed.set(active, new Variant(v.name(), v.pack(), v.guard(), v.second(), v.fit(), list));
     return new Project(name, notes, duty, changed, active);
   }
 

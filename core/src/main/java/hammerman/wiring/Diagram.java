@@ -1,18 +1,14 @@
 package hammerman.wiring;
 
 import hammerman.design.Design;
+import hammerman.drawing.Svg;
 import hammerman.guard.Fuse;
 import hammerman.guard.Guard;
 import hammerman.guard.Precharge;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
-import java.io.StringWriter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import javax.xml.stream.XMLOutputFactory;
-import javax.xml.stream.XMLStreamException;
-import javax.xml.stream.XMLStreamWriter;
 
 /**
  * The wiring of a design as a drawing, in mm on a landscape sheet of {@value #WIDTH} by {@value
@@ -56,84 +52,28 @@ public record Diagram(List<Box> boxes, List<Line> lines) {
 
   /** Returns the drawing as an SVG document at true scale. */
   public String svg(String title) {
-    StringWriter text = new StringWriter();
-    try {
-      XMLStreamWriter out = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
-      out.writeStartDocument("UTF-8", "1.0");
-      out.writeStartElement("svg");
-      out.writeDefaultNamespace("http://www.w3.org/2000/svg");
-      out.writeAttribute("width", number(WIDTH) + "mm");
-      out.writeAttribute("height", number(HEIGHT) + "mm");
-      out.writeAttribute("viewBox", "0 0 " + number(WIDTH) + " " + number(HEIGHT));
-      out.writeAttribute("font-family", "sans-serif");
-      out.writeStartElement("title");
-      out.writeCharacters(title);
-      out.writeEndElement();
-      words(out, 8, 10, 5, title);
-      for (Line line : lines) {
-        line(out, line);
+    Svg out = new Svg(WIDTH, HEIGHT, title).words(8, 10, 5, title);
+    for (Line line : lines) {
+      double[] xy = new double[2 * line.points().size()];
+      for (int k = 0; k < line.points().size(); k++) {
+        xy[2 * k] = line.points().get(k).x();
+        xy[2 * k + 1] = line.points().get(k).y();
       }
-      for (Box box : boxes) {
-        box(out, box);
+      out.line(line.main() ? line.positive() ? 1.2 : 0.7 : 0.35, !line.positive(), xy);
+      if (!line.label().isEmpty()) {
+        out.words(Math.min(xy[0], xy[2]) + 1, Math.min(xy[1], xy[3]) - 1.6, 2.8, line.label());
       }
-      out.writeEndElement();
-      out.writeEndDocument();
-      out.close();
-    } catch (XMLStreamException e) {
-      throw new IllegalStateException("writing to memory cannot fail", e);
     }
-    return text.toString();
-  }
-
-  private static void line(XMLStreamWriter out, Line line) throws XMLStreamException {
-    StringBuilder points = new StringBuilder();
-    for (Point p : line.points()) {
-      points.append(number(p.x())).append(',').append(number(p.y())).append(' ');
+    for (Box box : boxes) {
+      out.box(0.5, box.x(), box.y(), box.width(), box.height());
+      out.words(box.x() + 2, box.y() + 6, 4, box.name());
+      double y = box.y() + 11;
+      for (String part : box.figures().split("\n", -1)) {
+        out.words(box.x() + 2, y, 2.9, part);
+        y += 4;
+      }
     }
-    out.writeEmptyElement("polyline");
-    out.writeAttribute("points", points.toString().strip());
-    out.writeAttribute("fill", "none");
-    out.writeAttribute("stroke", "black");
-    out.writeAttribute("stroke-width", line.main() ? line.positive() ? "1.2" : "0.7" : "0.35");
-    if (!line.positive()) {
-      out.writeAttribute("stroke-dasharray", "3 1");
-    }
-    if (!line.label().isEmpty()) {
-      Point a = line.points().get(0);
-      Point b = line.points().get(1);
-      words(out, Math.min(a.x(), b.x()) + 1, Math.min(a.y(), b.y()) - 1.6, 2.8, line.label());
-    }
-  }
-
-  private static void box(XMLStreamWriter out, Box box) throws XMLStreamException {
-    out.writeEmptyElement("rect");
-    out.writeAttribute("x", number(box.x()));
-    out.writeAttribute("y", number(box.y()));
-    out.writeAttribute("width", number(box.width()));
-    out.writeAttribute("height", number(box.height()));
-    out.writeAttribute("fill", "white");
-    out.writeAttribute("stroke", "black");
-    out.writeAttribute("stroke-width", "0.5");
-    words(out, box.x() + 2, box.y() + 6, 4, box.name());
-    double y = box.y() + 11;
-    for (String part : box.figures().split("\n", -1)) {
-      words(out, box.x() + 2, y, 2.9, part);
-      y += 4;
-    }
-  }
-
-  private static void words(XMLStreamWriter out, double x, double y, double size, String text)
-      throws XMLStreamException {
-    out.writeStartElement("text");
-    out.writeAttribute("x", number(x));
-    out.writeAttribute("y", number(y));
-    out.writeAttribute("font-size", number(size));
-    out.writeCharacters(text);
-    out.writeEndElement();
-  }
-
-  private static String number(double v) {
-    return String.format(Locale.ROOT, "%.2f", v).replaceAll("\\.?0+$", "");
+    return out.document();
   }
 
   /** One drawing under way. */

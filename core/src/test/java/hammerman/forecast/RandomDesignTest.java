@@ -143,7 +143,8 @@ class RandomDesignTest {
         duty(r, pack),
         pack,
         guard(r, pack),
-        r.nextInt(3) == 0 ? Samples.second(one(r, List.of(SecondPack.Joining.values()))) : null);
+        r.nextInt(3) == 0 ? Samples.second(one(r, List.of(SecondPack.Joining.values()))) : null,
+        null);
   }
 
   private static Duty duty(Random r, Pack pack) {

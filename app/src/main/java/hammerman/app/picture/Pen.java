@@ -106,6 +106,18 @@ public final class Pen {
     g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
   }
 
+  /** Draws a dot with a share of its colour. */
+  public void tint(Role role, double opacity, double x, double y, double radius) {
+    g.setFill(colours.apply(role).deriveColor(0, 1, 1, opacity));
+    g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
+  }
+
+  /** Draws a circle. */
+  public void ring(Role role, double thickness, double x, double y, double radius) {
+    stroke(role, thickness);
+    g.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
+  }
+
   /** Writes words beginning at a point, vertically centred on it. */
   public void words(Role role, double size, double x, double y, String text) {
     write(role, font(WORDS, size), TextAlignment.LEFT, x, y, text);

@@ -8,6 +8,7 @@ import hammerman.app.station.Bench;
 import hammerman.app.station.StationView;
 import hammerman.app.station.cell.CellStation;
 import hammerman.app.station.duty.DutyStation;
+import hammerman.app.station.fit.FitStation;
 import hammerman.app.station.forecast.ForecastStation;
 import hammerman.app.station.guard.GuardStation;
 import hammerman.app.station.stack.StackStation;
@@ -95,6 +96,7 @@ public final class Frame {
             new CellStation(bench),
             new StackStation(bench),
             new GuardStation(bench),
+            new FitStation(bench),
             new ForecastStation(bench));
     current = views.getFirst();
     desk = new FileDesk(session, settings, files, this::tell, this::complain);
@@ -271,7 +273,7 @@ public final class Frame {
     list.add(Command.of("Compare the variants", KeyCode.M, () -> go(Station.STACK, "variants")));
     list.add(Command.of("Remove this variant", this::removeVariant));
     KeyCode[] digits = {
-      KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5
+      KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5, KeyCode.DIGIT6
     };
     for (Station s : Station.values()) {
       list.add(Command.of("Go to " + s.label(), digits[s.ordinal()], () -> go(s)));

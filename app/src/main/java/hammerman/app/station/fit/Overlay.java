@@ -1,0 +1,19 @@
+package hammerman.app.station.fit;
+
+/** What the sheet shows over the groups. */
+enum Overlay {
+  GROUPS("Groups"),
+  SHARE("Current share"),
+  STRIPS("Strip current"),
+  HEAT("Temperature");
+
+  private final String label;
+
+  Overlay(String label) {
+    this.label = label;
+  }
+
+  String label() {
+    return label;
+  }
+}

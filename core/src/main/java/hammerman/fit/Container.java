@@ -1,0 +1,64 @@
+package hammerman.fit;
+
+import hammerman.unit.In;
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+import java.util.List;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * The box that there is.
+ *
+ * @param outline its floor, inside
+ * @param depth its height, inside, m
+ * @param keepOuts parts of the floor where no cell may stand: posts, wires, the BMS
+ * @param exit where the leads leave
+ * @param clearance kept from the walls for insulation and swelling, m
+ */
+public record Container(
+    Outline outline,
+    @In(Unit.MILLIMETRE) double depth,
+    List<Outline> keepOuts,
+    Point exit,
+    @In(Unit.MILLIMETRE) double clearance) {
+  public Container {
+    Valid.range("Depth of the box", depth, 1e-3, 5, Unit.MILLIMETRE);
+    keepOuts = List.copyOf(keepOuts);
+    Valid.count("Keep-outs", keepOuts.size(), 0, 100);
+    Valid.range("Clearance to the walls", clearance, 0, 0.1, Unit.MILLIMETRE);
+  }
+
+  /** The part of the floor in which the middle of a round cell of a radius (m) may lie. */
+  Geometry room(double radius) {
+    Geometry room = outline.shape().buffer(-(clearance + radius), 16);
+    for (Outline k : keepOuts) {
+      room = room.difference(k.shape().buffer(radius, 16));
+    }
+    return room;
+  }
+
+  /** Returns how many layers of cells of a height (m) the depth takes. */
+  public int layers(double height) {
+    return (int) Math.floor((depth - 2 * clearance) / height + 1e-9);
+  }
+
+  public Container withOutline(Outline value) {
+    return new Container(value, depth, keepOuts, exit, clearance);
+  }
+
+  public Container withDepth(double value) {
+    return new Container(outline, value, keepOuts, exit, clearance);
+  }
+
+  public Container withKeepOuts(List<Outline> value) {
+    return new Container(outline, depth, value, exit, clearance);
+  }
+
+  public Container withExit(Point value) {
+    return new Container(outline, depth, keepOuts, value, clearance);
+  }
+
+  public Container withClearance(double value) {
+    return new Container(outline, depth, keepOuts, exit, value);
+  }
+}

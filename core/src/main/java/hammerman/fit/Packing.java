@@ -1,0 +1,49 @@
+package hammerman.fit;
+
+import hammerman.unit.In;
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+
+/**
+ * How round cells stand beside each other.
+ *
+ * @param pattern of their middles
+ * @param gap between neighbours, m; with a holder its pitch less the diameter
+ */
+public record Packing(Pattern pattern, @In(Unit.MILLIMETRE) double gap) {
+  /** The patterns. */
+  public enum Pattern {
+    HEXAGONAL("Hexagonal", Math.PI / 3),
+    SQUARE("Square", Math.PI / 2);
+
+    private final String label;
+    private final double symmetry;
+
+    Pattern(String label, double symmetry) {
+      this.label = label;
+      this.symmetry = symmetry;
+    }
+
+    /** Returns the pattern in a word. */
+    public String label() {
+      return label;
+    }
+
+    /** Rotation after which the pattern looks the same, rad. */
+    double symmetry() {
+      return symmetry;
+    }
+  }
+
+  public Packing {
+    Valid.range("Gap between cells", gap, 0, 0.05, Unit.MILLIMETRE);
+  }
+
+  public Packing withPattern(Pattern value) {
+    return new Packing(value, gap);
+  }
+
+  public Packing withGap(double value) {
+    return new Packing(pattern, value);
+  }
+}
