@@ -20,7 +20,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The fit sheet: one face of the pack to scale, groups by number and tone, turned cells marked,
- * strips, and an overlay. A press chooses a cell; arrows walk from cell to cell.
+ * strips, and an overlay. A press chooses a cell, with Shift a second one; arrows walk from cell to
+ * cell, with Shift for the second one.
  */
 final class FitSheet extends Picture {
   private static final double MARGIN = 26;
@@ -32,9 +33,10 @@ final class FitSheet extends Picture {
   private int second = -1;
 
   /**
-   * @param chosen told the place that was pressed
+   * @param one told the place that was pressed or walked to
+   * @param other told the place that was pressed or walked to with Shift, to go with the first
    */
-  FitSheet(IntConsumer chosen) {
+  FitSheet(IntConsumer one, IntConsumer other) {
     super("Fit sheet: cells in the box, to scale");
     setId("fit-sheet");
     setFocusTraversable(true);
@@ -43,14 +45,15 @@ final class FitSheet extends Picture {
           requestFocus();
           int k = at(e.getX(), e.getY());
           if (k >= 0) {
-            chosen.accept(k);
+            (e.isShiftDown() && first >= 0 ? other : one).accept(k);
           }
         });
     setOnKeyPressed(
         e -> {
-          int k = step(e.getCode());
+          int from = e.isShiftDown() && second >= 0 ? second : Math.max(0, first);
+          int k = step(e.getCode(), from);
           if (k >= 0) {
-            chosen.accept(k);
+            (e.isShiftDown() && first >= 0 ? other : one).accept(k);
             e.consume();
           }
         });
@@ -117,13 +120,12 @@ final class FitSheet extends Picture {
   }
 
   /** The nearest place in the direction of an arrow key. */
-  private int step(KeyCode key) {
+  private int step(KeyCode key, int from) {
     Layout l = layout;
     if (l == null || l.placing().places().isEmpty() || !key.isArrowKey()) {
       return -1;
     }
     List<Point> places = l.placing().places();
-    int from = Math.max(0, first);
     double dx = (key == KeyCode.RIGHT ? 1 : key == KeyCode.LEFT ? -1 : 0) * (top ? 1 : -1);
     double dy = key == KeyCode.UP ? 1 : key == KeyCode.DOWN ? -1 : 0;
     int best = -1;

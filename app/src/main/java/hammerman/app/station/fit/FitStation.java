@@ -54,7 +54,7 @@ public final class FitStation implements StationView {
   private final Session session;
   private final FileAsk files;
   private final Page page;
-  private final FitSheet sheet = new FitSheet(this::choose);
+  private final FitSheet sheet = new FitSheet(this::one, this::other);
   private final Facts facts = new Facts("fact-name", "fact-value");
   private final Label said = new Label();
   private final Label cell = new Label();
@@ -345,13 +345,14 @@ public final class FitStation implements StationView {
                     plan(p).container().withOutline(change.apply(plan(p).container().outline()))));
   }
 
-  private void choose(int k) {
-    if (first >= 0 && second < 0 && k != first) {
-      second = k;
-    } else {
-      first = k;
-      second = -1;
-    }
+  private void one(int k) {
+    first = k;
+    second = -1;
+    draw();
+  }
+
+  private void other(int k) {
+    second = k == first ? -1 : k;
     draw();
   }
 
@@ -361,8 +362,8 @@ public final class FitStation implements StationView {
     Layout l = layout;
     cell.setText(
         l == null || first < 0
-            ? "Press a cell, or walk with the arrows, to hear what it carries; press a second one"
-                + " to exchange them."
+            ? "Press a cell, or walk with the arrows, to hear what it carries; hold Shift for a"
+                  + " second one, to exchange them."
             : FitSheet.words(l, second >= 0 ? second : first));
   }
 
@@ -441,7 +442,7 @@ public final class FitStation implements StationView {
     is solved at the duty's continuous current: a group whose leads are taken off at one cell shares \
     unevenly. Temperatures are those of each cell through the duty, in the hottest air.
 
-    Press a cell to hear its figures; press a second one and exchange them to move cells by hand. What a \
+    Press a cell to hear its figures; press a second one with Shift and exchange them to move cells by hand. What a \
     move breaks is said.\
     """;
   }
