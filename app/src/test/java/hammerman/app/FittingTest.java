@@ -96,7 +96,8 @@ class FittingTest {
     for (int k = 0; k < 9 && !desk.text("#fit-cell").startsWith("Group"); k++) {
       desk.keys(KeyCode.RIGHT);
     }
-    assertThat(desk.text("#fit-cell")).startsWith("Group").contains("after the duty");
+    assertThat(desk.text("#fit-cell")).startsWith("Group").contains("an equal share is");
+    desk.until(() -> desk.text("#fit-cell").contains("after the duty"));
     desk.keys(KeyCode.SHIFT, KeyCode.RIGHT);
     desk.press("#swap-cells");
     assertThat(Objects.requireNonNull(desk.session.project().variant().fit()).swaps()).hasSize(1);

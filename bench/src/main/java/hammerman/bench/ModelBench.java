@@ -2,6 +2,7 @@ package hammerman.bench;
 
 import hammerman.cell.CellLibrary;
 import hammerman.chain.Chain;
+import hammerman.chain.Layout;
 import hammerman.choice.Selection;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
@@ -43,7 +44,8 @@ public class ModelBench {
   private final CellLibrary cells = Shipped.cells();
   private final Discharge hour = Discharge.of(design, Load.power(300, 3600), 1, 298.15).withStep(1);
 
-  private final Case judged = new Case(Chain.of(design), Forecast.of(design).duty());
+  private final Case judged =
+      new Case(Chain.of(design), Forecast.of(design).duty(), Layout.of(Chain.of(design)));
   private final Parts parts = Shipped.parts();
   private final Design paired =
       design

@@ -91,6 +91,16 @@ public record Network(
     return worst;
   }
 
+  /** Returns the strongest current in a piece of strip, A. */
+  public double strongest() {
+    return segments.stream().mapToDouble(s -> Math.abs(s.current())).max().orElse(0);
+  }
+
+  /** Returns the highest current density in a piece of strip, A/m². */
+  public double densest() {
+    return segments.stream().mapToDouble(Segment::density).max().orElse(0);
+  }
+
   /** Returns the heat made in all strips, W. */
   public double heat() {
     return segments.stream().mapToDouble(Segment::heat).sum();

@@ -27,7 +27,7 @@ public record Trial(Chain chain, Run duty, Optional<Judgement> worst) {
     Chain chain = Chain.of(design);
     Run duty = Forecast.dutyRun(chain).withStep(STEP).run();
     Optional<Judgement> worst =
-        Judge.judge(new Case(chain, duty)).stream()
+        Judge.judge(new Case(chain, duty, Optional.empty())).stream()
             .filter(j -> j.station() == Station.STACK && j.severity() != Severity.NOTE)
             .findFirst();
     return new Trial(chain, duty, worst);

@@ -2,19 +2,22 @@ package hammerman.judgement;
 
 import hammerman.cell.CellType;
 import hammerman.chain.Chain;
+import hammerman.chain.Layout;
 import hammerman.design.Design;
 import hammerman.duty.Duty;
 import hammerman.guard.Guard;
 import hammerman.pack.Pack;
 import hammerman.simulation.Run;
+import java.util.Optional;
 
 /**
  * What a rule looks at.
  *
  * @param chain the chain of ratings, with its design
  * @param duty the duty, run from the charge ceiling in the hottest air
+ * @param layout the layout in the box, if it is known
  */
-public record Case(Chain chain, Run duty) {
+public record Case(Chain chain, Run duty, Optional<Layout> layout) {
   /** The highest voltage the pack is charged to or could reach, V. */
   double highestVoltage() {
     return Math.max(guard().charge().voltage(), pack().fullVoltage());

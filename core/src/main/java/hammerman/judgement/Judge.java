@@ -17,7 +17,8 @@ public final class Judge {
               ChargeRules.ALL,
               FuseRules.ALL,
               WireRules.ALL,
-              SecondRules.ALL)
+              SecondRules.ALL,
+              FitRules.ALL)
           .flatMap(List::stream)
           .toList();
 

@@ -13,6 +13,9 @@ import hammerman.duty.Duty;
 import hammerman.duty.Task;
 import hammerman.finding.Judgement;
 import hammerman.finding.Severity;
+import hammerman.fit.FitPlan;
+import hammerman.fit.Network;
+import hammerman.fit.Outline;
 import hammerman.forecast.Forecast;
 import hammerman.guard.Bms;
 import hammerman.guard.Connector;
@@ -23,7 +26,10 @@ import hammerman.guard.Precharge;
 import hammerman.guard.Protection;
 import hammerman.guard.Switch;
 import hammerman.guard.Wire;
+import hammerman.pack.ConductorMaterial;
+import hammerman.pack.Strip;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -36,7 +42,7 @@ class JudgeTest {
   /** The barrow with a lower cut-out and a shorter day, so that nothing is left to object to. */
   private static final Design SOUND =
       duty(
-          Samples.barrow(),
+          Samples.barrow().withFit(null),
           d ->
               d.withMachine(d.machine().withCutOutVoltage(36))
                   .withTask(((Task.ByRound) d.task()).withRounds(8)));
@@ -443,8 +449,37 @@ class JudgeTest {
         g.wiring().withChargeWire(g.wiring().chargeWire().withArea(squareMillimetres * 1e-6)));
   }
 
+  /** The sound design in its box, with leads from one cell. */
+  private static Design boxed(UnaryOperator<FitPlan> change) {
+    return SOUND.withFit(change.apply(Objects.requireNonNull(Samples.barrow().fit())));
+  }
+
+  private static Design barred(Design d) {
+    Design bar =
+        d.withFit(Objects.requireNonNull(d.fit()).withTakeOff(Network.TakeOff.WHOLE_GROUP));
+    return bar.withPack(
+        bar.pack().withStrip(new Strip(ConductorMaterial.COPPER, 0.3e-3, 10e-3, 2)));
+  }
+
+  private static List<Flaw> fitFlaws() {
+    Design boxed = boxed(f -> f);
+    return List.of(
+        new Flaw(
+            "fit.room",
+            Severity.STOP,
+            d ->
+                boxed(
+                    f -> f.withContainer(f.container().withOutline(Outline.rectangle(0.15, 0.15)))),
+            d -> boxed),
+        new Flaw("fit.moves", Severity.STOP, d -> boxed(f -> f.plusSwap(0, 60)), d -> boxed),
+        new Flaw("fit.strip", Severity.WARN, d -> boxed, d -> barred(boxed)),
+        new Flaw("fit.share", Severity.NOTE, d -> boxed, d -> barred(boxed)),
+        new Flaw(
+            "fit.cell", Severity.WARN, d -> steady(boxed, 3400), d -> steady(barred(boxed), 3400)));
+  }
+
   private static Stream<Flaw> all() {
-    return Stream.concat(flaws().stream(), partFlaws().stream());
+    return Stream.of(flaws(), partFlaws(), fitFlaws()).flatMap(List::stream);
   }
 
   @Test
@@ -506,7 +541,7 @@ class JudgeTest {
 
   private static Optional<Judgement> find(String id, Design d) {
     Forecast f = Forecast.of(d);
-    return Judge.judge(new Case(Chain.of(d), f.duty())).stream()
+    return Judge.judge(new Case(Chain.of(d), f.duty(), f.layout())).stream()
         .filter(j -> j.id().equals(id))
         .findFirst();
   }

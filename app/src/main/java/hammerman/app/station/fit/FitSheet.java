@@ -3,14 +3,14 @@ package hammerman.app.station.fit;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Role;
+import hammerman.chain.Layout;
 import hammerman.fit.Container;
 import hammerman.fit.Grouping;
+import hammerman.fit.HeatMap;
 import hammerman.fit.Network;
 import hammerman.fit.Outline;
 import hammerman.fit.Placing;
 import hammerman.fit.Point;
-import hammerman.forecast.Layout;
-import hammerman.forecast.Layout.Solved;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
@@ -27,6 +27,7 @@ final class FitSheet extends Picture {
   private static final double MARGIN = 26;
 
   private @Nullable Layout layout;
+  private @Nullable HeatMap heat;
   private Overlay overlay = Overlay.GROUPS;
   private boolean top = true;
   private int first = -1;
@@ -59,8 +60,15 @@ final class FitSheet extends Picture {
         });
   }
 
-  void show(@Nullable Layout value, Overlay shown, boolean upper, int one, int other) {
+  void show(
+      @Nullable Layout value,
+      @Nullable HeatMap warmth,
+      Overlay shown,
+      boolean upper,
+      int one,
+      int other) {
     layout = value;
+    heat = warmth;
     overlay = shown;
     top = upper;
     first = one;
@@ -110,9 +118,10 @@ final class FitSheet extends Picture {
       return -1;
     }
     View v = view(l.plan().container(), getWidth(), getHeight());
-    for (int k = 0; k < l.placing().places().size(); k++) {
-      Point p = l.placing().places().get(k);
-      if (Math.hypot(v.x(p.x()) - px, v.y(p.y()) - py) <= l.placing().radius() * v.scale()) {
+    for (int k = 0; k < l.arrangement().placing().places().size(); k++) {
+      Point p = l.arrangement().placing().places().get(k);
+      if (Math.hypot(v.x(p.x()) - px, v.y(p.y()) - py)
+          <= l.arrangement().placing().radius() * v.scale()) {
         return k;
       }
     }
@@ -122,10 +131,10 @@ final class FitSheet extends Picture {
   /** The nearest place in the direction of an arrow key. */
   private int step(KeyCode key, int from) {
     Layout l = layout;
-    if (l == null || l.placing().places().isEmpty() || !key.isArrowKey()) {
+    if (l == null || l.arrangement().placing().places().isEmpty() || !key.isArrowKey()) {
       return -1;
     }
-    List<Point> places = l.placing().places();
+    List<Point> places = l.arrangement().placing().places();
     double dx = (key == KeyCode.RIGHT ? 1 : key == KeyCode.LEFT ? -1 : 0) * (top ? 1 : -1);
     double dy = key == KeyCode.UP ? 1 : key == KeyCode.DOWN ? -1 : 0;
     int best = -1;
@@ -157,12 +166,13 @@ final class FitSheet extends Picture {
       outline(pen, v, keep, Role.SOFT, 1);
     }
     if (overlay != Overlay.STRIPS) {
-      l.solved().ifPresent(s -> strips(pen, v, l.placing(), s));
+      l.continuous().ifPresent(n -> strips(pen, v, l.arrangement().placing(), n));
     }
     cells(pen, v, l);
     if (overlay == Overlay.STRIPS) {
-      l.solved().ifPresent(s -> strips(pen, v, l.placing(), s));
+      l.continuous().ifPresent(n -> strips(pen, v, l.arrangement().placing(), n));
     }
+    l.arrangement().grouping().ifPresent(g -> names(pen, v, l.arrangement().placing(), g));
     double ex = v.x(c.exit().x());
     double ey = v.y(c.exit().y());
     pen.dot(Role.HOT, ex, ey, 5);
@@ -193,12 +203,12 @@ final class FitSheet extends Picture {
     pen.area(Role.SOFT, 0.25, x, y, n);
   }
 
-  private void strips(Pen pen, View v, Placing placing, Solved s) {
+  private void strips(Pen pen, View v, Placing placing, Network n) {
     double most = 1e-9;
-    for (Network.Segment g : s.continuous().segments()) {
+    for (Network.Segment g : n.segments()) {
       most = Math.max(most, Math.abs(g.current()));
     }
-    for (Network.Segment g : s.continuous().segments()) {
+    for (Network.Segment g : n.segments()) {
       if (g.top() == top) {
         Point a = placing.places().get(g.from());
         Point b = placing.places().get(g.to());
@@ -215,9 +225,9 @@ final class FitSheet extends Picture {
   }
 
   private void cells(Pen pen, View v, Layout l) {
-    Placing placing = l.placing();
+    Placing placing = l.arrangement().placing();
     double r = placing.radius() * v.scale();
-    Grouping grouping = l.solved().map(Solved::grouping).orElse(null);
+    Grouping grouping = l.arrangement().grouping().orElse(null);
     double low = Double.POSITIVE_INFINITY;
     double high = Double.NEGATIVE_INFINITY;
     for (int k = 0; k < placing.places().size(); k++) {
@@ -251,27 +261,38 @@ final class FitSheet extends Picture {
           x,
           y,
           r - 1);
+    }
+  }
+
+  /** Numbers and poles; over strips on a patch of paper, so that they stay legible. */
+  private void names(Pen pen, View v, Placing placing, Grouping grouping) {
+    double r = placing.radius() * v.scale();
+    double size = Math.clamp(r * 0.62, 8, 14);
+    for (int k = 0; k < placing.places().size(); k++) {
+      int g = grouping.group()[k];
+      if (g < 0) {
+        continue;
+      }
+      double x = v.x(placing.places().get(k).x());
+      double y = v.y(placing.places().get(k).y());
       boolean plus = (g % 2 == 0) == top;
-      pen.figureCentred(
-          Role.INK, Math.clamp(r * 0.62, 8, 14), x, y - r * 0.16, Integer.toString(g + 1));
-      pen.centred(
-          plus ? Role.HOT : Role.SOFT,
-          Math.clamp(r * 0.62, 8, 14),
-          x,
-          y + r * 0.5,
-          plus ? "+" : "−");
+      if (overlay == Overlay.STRIPS) {
+        pen.dot(Role.PAPER, x, y, r * 0.55);
+        pen.figureCentred(Role.INK, size, x, y, Integer.toString(g + 1));
+      } else {
+        pen.figureCentred(Role.INK, size, x, y - r * 0.16, Integer.toString(g + 1));
+        pen.centred(plus ? Role.HOT : Role.SOFT, size, x, y + r * 0.5, plus ? "+" : "−");
+      }
     }
   }
 
   private double value(Layout l, int k) {
-    if (l.solved().isEmpty()) {
-      return Double.NaN;
-    }
-    Solved s = l.solved().get();
+    int g = l.arrangement().grouping().map(x -> x.group()[k]).orElse(-1);
+    HeatMap h = heat;
     return switch (overlay) {
       case GROUPS, STRIPS -> Double.NaN;
-      case SHARE -> s.grouping().group()[k] < 0 ? Double.NaN : s.continuous().cellCurrents()[k];
-      case HEAT -> k < s.heat().last().length ? s.heat().last()[k] : Double.NaN;
+      case SHARE -> g < 0 ? Double.NaN : l.continuous().orElseThrow().cellCurrents()[k];
+      case HEAT -> h != null && k < h.last().length ? h.last()[k] : Double.NaN;
     };
   }
 
@@ -289,21 +310,24 @@ final class FitSheet extends Picture {
   }
 
   /** Says in a line what a place holds. */
-  static String words(Layout l, int k) {
-    if (l.solved().isEmpty() || k < 0 || k >= l.solved().get().grouping().group().length) {
+  static String words(Layout l, @Nullable HeatMap heat, int k) {
+    Grouping grouping = l.arrangement().grouping().orElse(null);
+    Network n = l.continuous().orElse(null);
+    if (grouping == null || n == null || k < 0 || k >= grouping.group().length) {
       return "";
     }
-    Solved s = l.solved().get();
-    int g = s.grouping().group()[k];
+    int g = grouping.group()[k];
     if (g < 0) {
       return "An empty place.";
     }
-    return "Group %d%s: %s of %s each, %s after the duty."
+    return "Group %d%s: %s, an equal share is %s%s."
         .formatted(
             g + 1,
             g % 2 == 1 ? ", turned over" : "",
-            Figures.of(s.continuous().cellCurrents()[k], Unit.AMPERE),
-            Figures.of(s.continuous().current() / s.grouping().parallel(), Unit.AMPERE),
-            Figures.of(s.heat().last()[k], Unit.CELSIUS, 1));
+            Figures.of(n.cellCurrents()[k], Unit.AMPERE),
+            Figures.of(n.current() / grouping.parallel(), Unit.AMPERE),
+            heat == null || k >= heat.last().length
+                ? ""
+                : "; " + Figures.of(heat.last()[k], Unit.CELSIUS, 1) + " after the duty");
   }
 }

@@ -9,18 +9,19 @@ import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
+import hammerman.chain.Layout;
 import hammerman.finding.Station;
 import hammerman.fit.Container;
 import hammerman.fit.Filling;
 import hammerman.fit.FitPlan;
+import hammerman.fit.Grouping;
+import hammerman.fit.HeatMap;
 import hammerman.fit.Network;
 import hammerman.fit.Outline;
 import hammerman.fit.Packing;
 import hammerman.fit.Point;
 import hammerman.fit.Template;
 import hammerman.forecast.Forecast;
-import hammerman.forecast.Layout;
-import hammerman.forecast.Layout.Solved;
 import hammerman.pack.Pack;
 import hammerman.project.Project;
 import hammerman.unit.Figures;
@@ -58,11 +59,12 @@ public final class FitStation implements StationView {
   private final Facts facts = new Facts("fact-name", "fact-value");
   private final Label said = new Label();
   private final Label cell = new Label();
-  private final Latest solving = new Latest("layout");
+  private final Latest warming = new Latest("heat of the layout");
   private final Button swap = new Button("Exchange the two cells");
   private final VBox begin;
   private final HBox body;
   private @Nullable Layout layout;
+  private @Nullable HeatMap heat;
   private Overlay overlay = Overlay.GROUPS;
   private boolean top = true;
   private int first = -1;
@@ -270,19 +272,18 @@ public final class FitStation implements StationView {
 
   private void save(Path file) {
     Layout l = layout;
-    if (l == null || l.solved().isEmpty()) {
+    if (l == null || l.continuous().isEmpty()) {
       said.setText("There is no layout to save yet.");
       return;
     }
-    Solved s = l.solved().get();
     try {
       Files.writeString(
           file,
           Template.svg(
               l.plan().container(),
-              l.placing(),
-              s.grouping(),
-              s.continuous(),
+              l.arrangement().placing(),
+              l.arrangement().grouping().orElseThrow(),
+              l.continuous().orElseThrow(),
               session.project().variant().pack().strip(),
               top,
               session.project().name()));
@@ -357,14 +358,14 @@ public final class FitStation implements StationView {
   }
 
   private void draw() {
-    sheet.show(layout, overlay, top, first, second);
+    sheet.show(layout, heat, overlay, top, first, second);
     swap.setDisable(first < 0 || second < 0);
     Layout l = layout;
     cell.setText(
         l == null || first < 0
             ? "Press a cell, or walk with the arrows, to hear what it carries; hold Shift for a"
-                  + " second one, to exchange them."
-            : FitSheet.words(l, second >= 0 ? second : first));
+                + " second one, to exchange them."
+            : FitSheet.words(l, heat, second >= 0 ? second : first));
   }
 
   @Override
@@ -387,49 +388,58 @@ public final class FitStation implements StationView {
       page.answer("Not begun: the box is not known yet.");
       return;
     }
-    solving.submit(() -> Layout.of(f), l -> l.ifPresent(v -> fill(f, v)));
+    f.layout().ifPresent(l -> fill(f, l));
+    warming.submit(
+        f::heatMap,
+        h -> {
+          heat = h.orElse(null);
+          f.layout().ifPresent(l -> fill(f, l));
+        });
   }
 
   private void fill(Forecast f, Layout l) {
+    if (layout != null && !layout.arrangement().equals(l.arrangement())) {
+      heat = null;
+    }
     layout = l;
-    if (first >= l.placing().places().size() || second >= l.placing().places().size()) {
+    int places = l.arrangement().placing().places().size();
+    if (first >= places || second >= places) {
       first = -1;
       second = -1;
     }
     Pack pack = f.design().pack();
-    said.setText(l.why() + String.join(" ", l.faults()));
+    said.setText(l.arrangement().why() + String.join(" ", l.arrangement().faults()));
     List<List<String>> rows = new ArrayList<>();
-    rows.add(List.of("Fit in a layer", l.placing().places().size() + " for " + pack.cells()));
-    l.solved().ifPresent(s -> solved(rows, s));
+    rows.add(List.of("Places, cells", places + ", " + pack.cells()));
+    l.continuous().ifPresent(n -> rows.addAll(rows(l, n)));
+    HeatMap h = heat;
+    if (h != null && l.continuous().isPresent()) {
+      rows.add(List.of("Hottest in the duty", Figures.of(h.peak(), Unit.CELSIUS, 1)));
+    }
     facts.show(rows);
     page.answer(answer(pack, l));
     draw();
   }
 
-  private static void solved(List<List<String>> rows, Solved s) {
-    Network n = s.continuous();
-    double densest = 0;
-    double strongest = 0;
-    for (Network.Segment g : n.segments()) {
-      densest = Math.max(densest, g.density());
-      strongest = Math.max(strongest, Math.abs(g.current()));
-    }
-    rows.add(List.of("Fewest strips in a link", Integer.toString(s.grouping().links())));
-    rows.add(
-        List.of("Most of a cell's share", Figures.of(n.worstShare(s.grouping()), Unit.PERCENT, 0)));
-    rows.add(List.of("Strongest strip piece", Figures.of(strongest, Unit.AMPERE)));
-    rows.add(List.of("Density there", Figures.compact(densest / 1e6) + " A/mm²"));
-    rows.add(List.of("Strips add", Figures.of(n.extraResistance(), Unit.MILLIOHM)));
-    rows.add(List.of("Strips lose", Figures.of(n.heat(), Unit.WATT)));
-    rows.add(List.of("Hottest in the duty", Figures.of(s.heat().peak(), Unit.CELSIUS, 1)));
+  private static List<List<String>> rows(Layout l, Network n) {
+    Grouping g = l.arrangement().grouping().orElseThrow();
+    return List.of(
+        List.of("Fewest strips in a link", Integer.toString(g.links())),
+        List.of("Most of an equal share", Figures.of(n.worstShare(g), Unit.PERCENT, 0)),
+        List.of("Strongest strip piece", Figures.of(n.strongest(), Unit.AMPERE)),
+        List.of("Density there", Figures.compact(n.densest() / 1e6) + " A/mm²"),
+        List.of("Strips add", Figures.of(n.extraResistance(), Unit.MILLIOHM)),
+        List.of("Strips lose", Figures.of(n.heat(), Unit.WATT)));
   }
 
   private static String answer(Pack pack, Layout l) {
-    if (l.solved().isEmpty()) {
-      return l.why().isEmpty() ? "Moves by hand have broken a group." : l.why();
+    if (l.continuous().isEmpty()) {
+      return l.arrangement().why().isEmpty()
+          ? "Moves by hand have broken a group."
+          : "%s does not go in.".formatted(pack.counts());
     }
     return "%s fits: %d places for %d cells, groups touch in order."
-        .formatted(pack.counts(), l.placing().places().size(), pack.cells());
+        .formatted(pack.counts(), l.arrangement().placing().places().size(), pack.cells());
   }
 
   @Override

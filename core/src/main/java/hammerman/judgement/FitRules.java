@@ -1,0 +1,127 @@
+package hammerman.judgement;
+
+import static hammerman.judgement.Text.amperes;
+import static hammerman.judgement.Text.percent;
+
+import hammerman.chain.Layout;
+import hammerman.finding.Station;
+import hammerman.fit.Grouping;
+import hammerman.fit.Network;
+import hammerman.judgement.Rule.Found;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+
+/** Whether the pack goes into its box, and what the layout does to cells and strips. */
+final class FitRules {
+  /** Share over an equal one at which uneven ageing begins to matter; typical practice. */
+  private static final double UNEVEN = 1.25;
+
+  static final List<Rule> ALL =
+      List.of(
+          rule(
+              "fit.room",
+              "room",
+              "Places in the box against the cells, and whether groups that touch can be formed.",
+              FitRules::room),
+          rule(
+              "fit.moves",
+              "moves",
+              "Whether groups are whole and touch after moves by hand.",
+              FitRules::moves),
+          solved(
+              "fit.cell",
+              "cell share",
+              "The continuous current of the hardest-worked cell of the layout against its rating.",
+              FitRules::cell),
+          solved(
+              "fit.strip",
+              "strip piece",
+              "The continuous current of the strongest piece of strip against that for a 20 K"
+                  + " rise.",
+              FitRules::strip),
+          solved(
+              "fit.share",
+              "cell share",
+              "How unevenly the cells of a group share its current, above 125 %.",
+              FitRules::share));
+
+  private FitRules() {}
+
+  private interface Check {
+    Optional<Found> of(Case c, Grouping grouping, Network network);
+  }
+
+  private static Rule rule(
+      String id, String word, String looksAt, BiFunction<Case, Layout, Optional<Found>> check) {
+    return new Rule(
+        id, word, Station.FIT, looksAt, c -> c.layout().flatMap(l -> check.apply(c, l)));
+  }
+
+  private static Rule solved(String id, String word, String looksAt, Check check) {
+    return rule(
+        id,
+        word,
+        looksAt,
+        (c, l) ->
+            l.arrangement()
+                .grouping()
+                .flatMap(g -> l.continuous().flatMap(n -> check.of(c, g, n))));
+  }
+
+  private static Optional<Found> room(Case c, Layout l) {
+    return l.arrangement().why().isEmpty()
+        ? Optional.empty()
+        : Found.stop(
+            "The pack does not go into this box",
+            l.arrangement().why(),
+            "Give it more room, fewer cells, or another pattern.");
+  }
+
+  private static Optional<Found> moves(Case c, Layout l) {
+    return l.arrangement().faults().isEmpty()
+        ? Optional.empty()
+        : Found.stop(
+            "Moves by hand have broken a group",
+            String.join(" ", l.arrangement().faults()),
+            "Take the last move back.");
+  }
+
+  private static Optional<Found> cell(Case c, Grouping g, Network n) {
+    double most = n.worstShare(g) * n.current() / g.parallel();
+    double rated = c.cell().currents().continuous();
+    if (most <= rated) {
+      return Optional.empty();
+    }
+    return Found.warn(
+        "One cell works beyond its rating",
+        "The layout gives it %s for long, where an equal share is %s; it is rated %s."
+            .formatted(amperes(most), amperes(n.current() / g.parallel()), amperes(rated)),
+        "Join the leads to whole end groups by a bar, or use thicker strip.");
+  }
+
+  private static Optional<Found> strip(Case c, Grouping g, Network n) {
+    double most = n.strongest();
+    double carries = c.pack().strip().ampacity();
+    if (most <= carries) {
+      return Optional.empty();
+    }
+    return Found.warn(
+        "A piece of strip runs hot",
+        "In this layout one piece carries %s for long; %s warms by 20 K at %s."
+            .formatted(amperes(most), c.pack().strip().text(), amperes(carries)),
+        "Double the strip there, join end groups by a bar, or let more pairs of cells touch.");
+  }
+
+  private static Optional<Found> share(Case c, Grouping g, Network n) {
+    double worst = n.worstShare(g);
+    if (worst <= UNEVEN || cell(c, g, n).isPresent()) {
+      return Optional.empty();
+    }
+    return Found.note(
+        "Cells of a group share unevenly",
+        "The hardest-worked cell carries %s of an equal share and will age first."
+            .formatted(percent(worst)),
+        "Join the leads to whole end groups by a bar, or use thicker strip.");
+  }
+}
