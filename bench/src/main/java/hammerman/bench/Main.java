@@ -4,8 +4,8 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
- * Runs the measurements: {@code start}, {@code edit}, {@code log}, {@code models}; all without a
- * name.
+ * Runs the measurements: {@code start}, {@code edit}, {@code log}, {@code models}, {@code fit}; all
+ * without a name.
  */
 public final class Main {
   private Main() {}
@@ -23,6 +23,9 @@ public final class Main {
     }
     if (which.equals("models") || which.equals("all")) {
       new Runner(new OptionsBuilder().include(ModelBench.class.getName()).build()).run();
+    }
+    if (which.equals("fit") || which.equals("all")) {
+      new Runner(new OptionsBuilder().include(FitBench.class.getName()).build()).run();
     }
     System.exit(0);
   }

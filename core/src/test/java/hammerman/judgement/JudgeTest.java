@@ -461,6 +461,10 @@ class JudgeTest {
         bar.pack().withStrip(new Strip(ConductorMaterial.COPPER, 0.3e-3, 10e-3, 2)));
   }
 
+  private static Design thin(Design d) {
+    return d.withPack(d.pack().withStrip(new Strip(ConductorMaterial.NICKEL, 0.05e-3, 5e-3, 1)));
+  }
+
   private static List<Flaw> fitFlaws() {
     Design boxed = boxed(f -> f);
     return List.of(
@@ -475,7 +479,10 @@ class JudgeTest {
         new Flaw("fit.strip", Severity.WARN, d -> boxed, d -> barred(boxed)),
         new Flaw("fit.share", Severity.NOTE, d -> boxed, d -> barred(boxed)),
         new Flaw(
-            "fit.cell", Severity.WARN, d -> steady(boxed, 3400), d -> steady(barred(boxed), 3400)));
+            "fit.cell",
+            Severity.WARN,
+            d -> steady(thin(boxed), 3400),
+            d -> steady(barred(boxed), 3400)));
   }
 
   private static Stream<Flaw> all() {
