@@ -97,7 +97,7 @@ final class FitRules {
         "One cell works beyond its rating",
         "The layout gives it %s for long, where an equal share is %s; it is rated %s."
             .formatted(amperes(most), amperes(n.current() / g.parallel()), amperes(rated)),
-        "Join the leads to whole end groups by a bar, or use thicker strip.");
+        "Use doubled or copper strip, join the leads to whole groups, or let more pairs touch.");
   }
 
   private static Optional<Found> strip(Case c, Grouping g, Network n) {
@@ -110,7 +110,7 @@ final class FitRules {
         "A piece of strip runs hot",
         "In this layout one piece carries %s for long; %s warms by 20 K at %s."
             .formatted(amperes(most), c.pack().strip().text(), amperes(carries)),
-        "Double the strip there, join end groups by a bar, or let more pairs of cells touch.");
+        "Use doubled or copper strip, or exchange cells so that more pairs touch there.");
   }
 
   private static Optional<Found> share(Case c, Grouping g, Network n) {
@@ -122,6 +122,6 @@ final class FitRules {
         "Cells of a group share unevenly",
         "The hardest-worked cell carries %s of an equal share and will age first."
             .formatted(percent(worst)),
-        "Join the leads to whole end groups by a bar, or use thicker strip.");
+        "Use doubled or copper strip, join the leads to whole groups, or let more pairs touch.");
   }
 }

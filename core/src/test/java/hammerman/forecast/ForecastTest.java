@@ -30,7 +30,8 @@ class ForecastTest {
     assertThat(forecast.life().years()).isBetween(1.0, 6.0);
     assertThat(forecast.judgements())
         .extracting(Judgement::id)
-        .containsExactly("voltage.cutsOutUnderLoad", "duty.shortWhenWorn");
+        .containsExactly(
+            "voltage.cutsOutUnderLoad", "fit.strip", "duty.shortWhenWorn", "fit.share");
   }
 
   @Test
