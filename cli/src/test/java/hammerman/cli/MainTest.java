@@ -223,7 +223,7 @@ class MainTest {
     assertThat(root.at("/guard/links").size()).isEqualTo(8);
     assertThat(root.at("/guard/suggested").size()).isEqualTo(7);
     assertThat(root.at("/guard/leads/0/to").asString()).isEqualTo("Main fuse");
-    assertThat(root.at("/judgements/1/acknowledged").asString()).isEqualTo("a spare is ready");
+    assertThat(root.at("/judgements/2/acknowledged").asString()).isEqualTo("a spare is ready");
     assertThat(root.at("/judgements/0/acknowledged").isMissingNode()).isTrue();
   }
 
