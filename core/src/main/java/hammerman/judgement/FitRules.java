@@ -43,7 +43,8 @@ final class FitRules {
           solved(
               "fit.share",
               "cell share",
-              "How unevenly the cells of a group share its current, above 125 %.",
+              "How unevenly the cells of a group share its current, above 125 %, if no cell or"
+                  + " strip is overloaded.",
               FitRules::share));
 
   private FitRules() {}
@@ -108,14 +109,15 @@ final class FitRules {
     }
     return Found.warn(
         "A piece of strip runs hot",
-        "In this layout one piece carries %s for long; %s warms by 20 K at %s."
-            .formatted(amperes(most), c.pack().strip().text(), amperes(carries)),
+        "In this layout one piece carries %s for long; %s warms by 20 K at %s. One cell carries %s of an equal share."
+            .formatted(
+                amperes(most), c.pack().strip().text(), amperes(carries), percent(n.worstShare(g))),
         "Use doubled or copper strip, or exchange cells so that more pairs touch there.");
   }
 
   private static Optional<Found> share(Case c, Grouping g, Network n) {
     double worst = n.worstShare(g);
-    if (worst <= UNEVEN || cell(c, g, n).isPresent()) {
+    if (worst <= UNEVEN || cell(c, g, n).isPresent() || strip(c, g, n).isPresent()) {
       return Optional.empty();
     }
     return Found.note(

@@ -30,8 +30,7 @@ class ForecastTest {
     assertThat(forecast.life().years()).isBetween(1.0, 6.0);
     assertThat(forecast.judgements())
         .extracting(Judgement::id)
-        .containsExactly(
-            "voltage.cutsOutUnderLoad", "fit.strip", "duty.shortWhenWorn", "fit.share");
+        .containsExactly("voltage.cutsOutUnderLoad", "fit.strip", "duty.shortWhenWorn");
   }
 
   @Test

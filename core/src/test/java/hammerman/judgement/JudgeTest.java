@@ -477,7 +477,8 @@ class JudgeTest {
             d -> boxed),
         new Flaw("fit.moves", Severity.STOP, d -> boxed(f -> f.plusSwap(0, 60)), d -> boxed),
         new Flaw("fit.strip", Severity.WARN, d -> boxed, d -> barred(boxed)),
-        new Flaw("fit.share", Severity.NOTE, d -> boxed, d -> barred(boxed)),
+        new Flaw(
+            "fit.share", Severity.NOTE, d -> steady(boxed, 400), d -> steady(barred(boxed), 400)),
         new Flaw(
             "fit.cell",
             Severity.WARN,
