@@ -56,11 +56,24 @@ public record Arrangement(
       return LAST.computeIfAbsent(
           asked,
           a -> {
-            Placing placing = Placing.of(a.container(), a.format(), a.packing());
+            Placing placing = placing(a);
             return new Answer(
                 placing, Grouping.of(placing, a.series(), a.parallel(), a.container().exit()));
           });
     }
+  }
+
+  /** Places do not depend on the counts, so an answer with the same box has them already. */
+  private static Placing placing(Asked asked) {
+    for (Map.Entry<Asked, Answer> e : LAST.entrySet()) {
+      Asked a = e.getKey();
+      if (a.container().equals(asked.container())
+          && a.packing().equals(asked.packing())
+          && a.format().equals(asked.format())) {
+        return e.getValue().placing();
+      }
+    }
+    return Placing.of(asked.container(), asked.format(), asked.packing());
   }
 
   private static Arrangement moved(FitPlan plan, Placing placing, Grouping found) {
