@@ -3,6 +3,7 @@ package hammerman.cell;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * Rated currents, A.
@@ -12,31 +13,17 @@ import hammerman.unit.Valid;
  * @param standardCharge charge for long life
  * @param fastCharge highest charge
  */
+@RecordBuilder
 public record CellCurrents(
     @In(Unit.AMPERE) double continuous,
     @In(Unit.AMPERE) double peak,
     @In(Unit.AMPERE) double standardCharge,
-    @In(Unit.AMPERE) double fastCharge) {
+    @In(Unit.AMPERE) double fastCharge)
+    implements CellCurrentsBuilder.With {
   public CellCurrents {
     Valid.range("Cell continuous current", continuous, 1e-3, 1e4, Unit.AMPERE);
     Valid.range("Cell peak current", peak, continuous, 1e4, Unit.AMPERE);
     Valid.range("Cell standard charge current", standardCharge, 1e-3, 1e4, Unit.AMPERE);
     Valid.range("Cell fast charge current", fastCharge, standardCharge, 1e4, Unit.AMPERE);
-  }
-
-  public CellCurrents withContinuous(double value) {
-    return new CellCurrents(value, peak, standardCharge, fastCharge);
-  }
-
-  public CellCurrents withPeak(double value) {
-    return new CellCurrents(continuous, value, standardCharge, fastCharge);
-  }
-
-  public CellCurrents withStandardCharge(double value) {
-    return new CellCurrents(continuous, peak, value, fastCharge);
-  }
-
-  public CellCurrents withFastCharge(double value) {
-    return new CellCurrents(continuous, peak, standardCharge, value);
   }
 }

@@ -4,6 +4,7 @@ import hammerman.numeric.MonotoneCubic;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param health what use has left of the figures of a new one; absent for new cells. Capacity and
  *     resistance above are those of today.
  */
+@RecordBuilder
 public record CellType(
     String id,
     String name,
@@ -45,7 +47,8 @@ public record CellType(
     @In(Unit.JOULE_PER_KILOGRAM_KELVIN) double specificHeat,
     String source,
     @Nullable RestVoltage restVoltage,
-    @Nullable Health health) {
+    @Nullable Health health)
+    implements CellTypeBuilder.With {
 
   public CellType {
     Valid.text("Cell id", id);
@@ -74,6 +77,7 @@ public record CellType(
   /**
    * Returns this cell after use: capacity and resistance are those of the new cell by the factors.
    */
+  @Override
   public CellType withHealth(Health value) {
     double freshCapacity = health == null ? capacity : capacity / health.capacity();
     double freshResistance = health == null ? r10 : r10 / health.resistance();
@@ -95,299 +99,5 @@ public record CellType(
         source,
         restVoltage,
         value.isNew() ? null : value);
-  }
-
-  public CellType withId(String value) {
-    return new CellType(
-        value,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withName(String value) {
-    return new CellType(
-        id,
-        value,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withChemistry(Chemistry value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        value,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withCapacity(double value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        value,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withR10(double value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        value,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withCurrents(CellCurrents value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        value,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withTemperatures(CellTemperatures value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        value,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withMass(double value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        value,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withSource(String value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        value,
-        restVoltage,
-        health);
-  }
-
-  public CellType withRestVoltage(@Nullable RestVoltage value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        value,
-        health);
-  }
-
-  public CellType withNominalVoltage(double value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        value,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withFullVoltage(double value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        value,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withCutOffVoltage(double value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        value,
-        temperatures,
-        mass,
-        price,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
-  }
-
-  public CellType withPrice(double value) {
-    return new CellType(
-        id,
-        name,
-        format,
-        chemistry,
-        capacity,
-        r10,
-        currents,
-        nominalVoltage,
-        fullVoltage,
-        cutOffVoltage,
-        temperatures,
-        mass,
-        value,
-        specificHeat,
-        source,
-        restVoltage,
-        health);
   }
 }

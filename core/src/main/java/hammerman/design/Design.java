@@ -8,6 +8,7 @@ import hammerman.guard.ChargePlan;
 import hammerman.guard.Guard;
 import hammerman.guard.Protection;
 import hammerman.pack.Pack;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,8 +20,10 @@ import org.jspecify.annotations.Nullable;
  * @param second a second pack used with it; absent for one pack alone
  * @param fit how it is fitted into its box; absent while that is open
  */
+@RecordBuilder
 public record Design(
-    Duty duty, Pack pack, Guard guard, @Nullable SecondPack second, @Nullable FitPlan fit) {
+    Duty duty, Pack pack, Guard guard, @Nullable SecondPack second, @Nullable FitPlan fit)
+    implements DesignBuilder.With {
 
   /** Returns the charge voltage per cell, V. */
   public double chargeVoltagePerCell() {
@@ -63,26 +66,6 @@ public record Design(
         guard.withCharge(charge).withProtection(protection),
         second,
         fit);
-  }
-
-  public Design withDuty(Duty value) {
-    return new Design(value, pack, guard, second, fit);
-  }
-
-  public Design withPack(Pack value) {
-    return new Design(duty, value, guard, second, fit);
-  }
-
-  public Design withGuard(Guard value) {
-    return new Design(duty, pack, value, second, fit);
-  }
-
-  public Design withSecond(@Nullable SecondPack value) {
-    return new Design(duty, pack, guard, value, fit);
-  }
-
-  public Design withFit(@Nullable FitPlan value) {
-    return new Design(duty, pack, guard, second, value);
   }
 
   private Protection following(int series) {

@@ -4,6 +4,7 @@ import hammerman.pack.Pack;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * A second pack used with the first.
@@ -15,13 +16,15 @@ import hammerman.unit.Valid;
  * @param pathResistance of its own BMS and leads up to the junction, Ω
  * @param bmsVoltage highest voltage that the switches of its BMS block, V; 0 without a BMS
  */
+@RecordBuilder
 public record SecondPack(
     Pack pack,
     Joining joining,
     @In(Unit.PERCENT) double soc,
     @In(Unit.PERCENT) double firstSoc,
     @In(Unit.MILLIOHM) double pathResistance,
-    @In(Unit.VOLT) double bmsVoltage) {
+    @In(Unit.VOLT) double bmsVoltage)
+    implements SecondPackBuilder.With {
 
   /** How two packs are joined. */
   public enum Joining {
@@ -47,29 +50,5 @@ public record SecondPack(
     Valid.range("Charge of the first pack", firstSoc, 0, 1, Unit.PERCENT);
     Valid.range("Path resistance of the second pack", pathResistance, 0, 1, Unit.MILLIOHM);
     Valid.range("BMS voltage of the second pack", bmsVoltage, 0, 2000, Unit.VOLT);
-  }
-
-  public SecondPack withPack(Pack value) {
-    return new SecondPack(value, joining, soc, firstSoc, pathResistance, bmsVoltage);
-  }
-
-  public SecondPack withJoining(Joining value) {
-    return new SecondPack(pack, value, soc, firstSoc, pathResistance, bmsVoltage);
-  }
-
-  public SecondPack withSoc(double value) {
-    return new SecondPack(pack, joining, value, firstSoc, pathResistance, bmsVoltage);
-  }
-
-  public SecondPack withFirstSoc(double value) {
-    return new SecondPack(pack, joining, soc, value, pathResistance, bmsVoltage);
-  }
-
-  public SecondPack withPathResistance(double value) {
-    return new SecondPack(pack, joining, soc, firstSoc, value, bmsVoltage);
-  }
-
-  public SecondPack withBmsVoltage(double value) {
-    return new SecondPack(pack, joining, soc, firstSoc, pathResistance, value);
   }
 }

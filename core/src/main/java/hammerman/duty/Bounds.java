@@ -3,6 +3,7 @@ package hammerman.duty;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,11 +14,13 @@ import org.jspecify.annotations.Nullable;
  * @param budget most money for cells, in the user's currency
  * @param localPower power that local rules allow the machine, W
  */
+@RecordBuilder
 public record Bounds(
     @In(Unit.KILOGRAM) @Nullable Double mass,
     @In(Unit.LITRE) @Nullable Double volume,
     @Nullable Double budget,
-    @In(Unit.WATT) @Nullable Double localPower) {
+    @In(Unit.WATT) @Nullable Double localPower)
+    implements BoundsBuilder.With {
   /** No limits. */
   public static final Bounds NONE = new Bounds(null, null, null, null);
 
@@ -34,21 +37,5 @@ public record Bounds(
     if (localPower != null) {
       Valid.range("Local power limit", localPower, 1, 1e6, Unit.WATT);
     }
-  }
-
-  public Bounds withMass(@Nullable Double value) {
-    return new Bounds(value, volume, budget, localPower);
-  }
-
-  public Bounds withVolume(@Nullable Double value) {
-    return new Bounds(mass, value, budget, localPower);
-  }
-
-  public Bounds withBudget(@Nullable Double value) {
-    return new Bounds(mass, volume, value, localPower);
-  }
-
-  public Bounds withLocalPower(@Nullable Double value) {
-    return new Bounds(mass, volume, budget, value);
   }
 }

@@ -3,6 +3,7 @@ package hammerman.duty;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * What turns voltage into speed: motor, reduction, wheel.
@@ -11,10 +12,12 @@ import hammerman.unit.Valid;
  * @param reduction motor turns for one turn of the wheel; the ratio of the teeth
  * @param wheelDiameter rolling diameter, m
  */
+@RecordBuilder
 public record Drive(
     @In(Unit.RPM_PER_VOLT) double motorConstant,
     double reduction,
-    @In(Unit.MILLIMETRE) double wheelDiameter) {
+    @In(Unit.MILLIMETRE) double wheelDiameter)
+    implements DriveBuilder.With {
   /** A slow geared hub, to begin with. */
   public static final Drive TYPICAL = new Drive(Unit.RPM_PER_VOLT.toCore(60), 20, 0.4);
 
@@ -42,17 +45,5 @@ public record Drive(
   /** Returns the reduction with which an unloaded speed (m/s) is reached at a voltage (V). */
   public double reductionFor(double speed, double volts) {
     return motorConstant * volts * wheelDiameter / 2 / speed;
-  }
-
-  public Drive withMotorConstant(double value) {
-    return new Drive(value, reduction, wheelDiameter);
-  }
-
-  public Drive withReduction(double value) {
-    return new Drive(motorConstant, value, wheelDiameter);
-  }
-
-  public Drive withWheelDiameter(double value) {
-    return new Drive(motorConstant, reduction, value);
   }
 }

@@ -1,5 +1,7 @@
 package hammerman.duty;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * What the pack must do.
  *
@@ -10,35 +12,12 @@ package hammerman.duty;
  * @param habits how it is used over the years
  * @param bounds mass and money
  */
+@RecordBuilder
 public record Duty(
     Machine machine,
     Task task,
     Moment hardest,
     Surroundings surroundings,
     Habits habits,
-    Bounds bounds) {
-
-  public Duty withMachine(Machine value) {
-    return new Duty(value, task, hardest, surroundings, habits, bounds);
-  }
-
-  public Duty withTask(Task value) {
-    return new Duty(machine, value, hardest, surroundings, habits, bounds);
-  }
-
-  public Duty withHardest(Moment value) {
-    return new Duty(machine, task, value, surroundings, habits, bounds);
-  }
-
-  public Duty withSurroundings(Surroundings value) {
-    return new Duty(machine, task, hardest, value, habits, bounds);
-  }
-
-  public Duty withHabits(Habits value) {
-    return new Duty(machine, task, hardest, surroundings, value, bounds);
-  }
-
-  public Duty withBounds(Bounds value) {
-    return new Duty(machine, task, hardest, surroundings, habits, value);
-  }
-}
+    Bounds bounds)
+    implements DutyBuilder.With {}

@@ -3,6 +3,7 @@ package hammerman.duty;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * How the pack is used over the years; sets its ageing.
@@ -11,25 +12,15 @@ import hammerman.unit.Valid;
  * @param storageSoc state of charge at which it waits, 0 to 1
  * @param endOfLife share of the first capacity at which it counts as worn out, 0 to 1
  */
+@RecordBuilder
 public record Habits(
     @In(Unit.PER_WEEK) double cycles,
     @In(Unit.PERCENT) double storageSoc,
-    @In(Unit.PERCENT) double endOfLife) {
+    @In(Unit.PERCENT) double endOfLife)
+    implements HabitsBuilder.With {
   public Habits {
     Valid.range("Duties per week", cycles, 0, Unit.PER_WEEK.toCore(100), Unit.PER_WEEK);
     Valid.range("Storage state of charge", storageSoc, 0, 1, Unit.PERCENT);
     Valid.range("End of life", endOfLife, 0.3, 0.99, Unit.PERCENT);
-  }
-
-  public Habits withCycles(double value) {
-    return new Habits(value, storageSoc, endOfLife);
-  }
-
-  public Habits withStorageSoc(double value) {
-    return new Habits(cycles, value, endOfLife);
-  }
-
-  public Habits withEndOfLife(double value) {
-    return new Habits(cycles, storageSoc, value);
   }
 }

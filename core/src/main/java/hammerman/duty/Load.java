@@ -1,5 +1,6 @@
 package hammerman.duty;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 
 /**
@@ -8,7 +9,8 @@ import java.util.List;
  * @param steps the steps of one round
  * @param rounds how often they are gone through, 1 or more
  */
-public record Load(List<Step> steps, int rounds) {
+@RecordBuilder
+public record Load(List<Step> steps, int rounds) implements LoadBuilder.With {
   /** The longest load that is simulated, s: 30 days. */
   public static final double LONGEST = 30 * 86400.0;
 
@@ -38,11 +40,6 @@ public record Load(List<Step> steps, int rounds) {
   /** Returns the time of all rounds, s. */
   public double duration() {
     return roundDuration() * rounds;
-  }
-
-  /** Returns the same load gone through {@code value} times. */
-  public Load withRounds(int value) {
-    return new Load(steps, value);
   }
 
   /** What a step holds constant. Discharge is positive. */

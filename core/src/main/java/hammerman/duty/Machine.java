@@ -3,6 +3,7 @@ package hammerman.duty;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param inputCapacitance of the capacitors at its input, F; 0 if it has none to speak of
  * @param drive motor, reduction and wheel; absent when it does not drive, or they are not known
  */
+@RecordBuilder
 public record Machine(
     String name,
     @In(Unit.VOLT) double cutOutVoltage,
@@ -25,7 +27,8 @@ public record Machine(
     @In(Unit.AMPERE) double peakCurrent,
     @In(Unit.AMPERE) double regenerationCurrent,
     @In(Unit.MICROFARAD) double inputCapacitance,
-    @Nullable Drive drive) {
+    @Nullable Drive drive)
+    implements MachineBuilder.With {
 
   public Machine {
     Valid.text("Machine name", name);
@@ -37,101 +40,5 @@ public record Machine(
     Valid.range("Machine peak current", peakCurrent, 0.001, 5000, Unit.AMPERE);
     Valid.range("Regeneration current", regenerationCurrent, 0, 5000, Unit.AMPERE);
     Valid.range("Input capacitance", inputCapacitance, 0, 1, Unit.MICROFARAD);
-  }
-
-  public Machine withName(String value) {
-    return new Machine(
-        value,
-        cutOutVoltage,
-        maximumVoltage,
-        fullEffortCurrent,
-        peakCurrent,
-        regenerationCurrent,
-        inputCapacitance,
-        drive);
-  }
-
-  public Machine withCutOutVoltage(double value) {
-    return new Machine(
-        name,
-        value,
-        maximumVoltage,
-        fullEffortCurrent,
-        peakCurrent,
-        regenerationCurrent,
-        inputCapacitance,
-        drive);
-  }
-
-  public Machine withMaximumVoltage(double value) {
-    return new Machine(
-        name,
-        cutOutVoltage,
-        value,
-        fullEffortCurrent,
-        peakCurrent,
-        regenerationCurrent,
-        inputCapacitance,
-        drive);
-  }
-
-  public Machine withFullEffortCurrent(double value) {
-    return new Machine(
-        name,
-        cutOutVoltage,
-        maximumVoltage,
-        value,
-        peakCurrent,
-        regenerationCurrent,
-        inputCapacitance,
-        drive);
-  }
-
-  public Machine withPeakCurrent(double value) {
-    return new Machine(
-        name,
-        cutOutVoltage,
-        maximumVoltage,
-        fullEffortCurrent,
-        value,
-        regenerationCurrent,
-        inputCapacitance,
-        drive);
-  }
-
-  public Machine withRegenerationCurrent(double value) {
-    return new Machine(
-        name,
-        cutOutVoltage,
-        maximumVoltage,
-        fullEffortCurrent,
-        peakCurrent,
-        value,
-        inputCapacitance,
-        drive);
-  }
-
-  public Machine withInputCapacitance(double value) {
-    return new Machine(
-        name,
-        cutOutVoltage,
-        maximumVoltage,
-        fullEffortCurrent,
-        peakCurrent,
-        regenerationCurrent,
-        value,
-        drive);
-  }
-
-  public Machine withDrive(@Nullable Drive value) {
-    return new Machine(
-        name,
-        cutOutVoltage,
-        maximumVoltage,
-        fullEffortCurrent,
-        peakCurrent,
-        regenerationCurrent,
-        inputCapacitance,
-        value);
   }
 }

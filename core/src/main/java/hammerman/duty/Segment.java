@@ -4,6 +4,7 @@ import hammerman.unit.In;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * One stretch of a round.
@@ -13,8 +14,10 @@ import hammerman.unit.Valid;
  * @param extent how long or how far
  * @param effort what it takes
  */
+@RecordBuilder
 public record Segment(
-    String name, @In(Unit.KILOMETRE_PER_HOUR) double speed, Extent extent, Effort effort) {
+    String name, @In(Unit.KILOMETRE_PER_HOUR) double speed, Extent extent, Effort effort)
+    implements SegmentBuilder.With {
   /** The longest segment, s. */
   private static final double LONGEST = 7 * 86400;
 
@@ -143,21 +146,5 @@ public record Segment(
   /** Returns the power at the battery for a vehicle, W. */
   public double power(Vehicle vehicle) {
     return effort.power(vehicle, speed);
-  }
-
-  public Segment withName(String value) {
-    return new Segment(value, speed, extent, effort);
-  }
-
-  public Segment withSpeed(double value) {
-    return new Segment(name, value, extent, effort);
-  }
-
-  public Segment withExtent(Extent value) {
-    return new Segment(name, speed, value, effort);
-  }
-
-  public Segment withEffort(Effort value) {
-    return new Segment(name, speed, extent, value);
   }
 }

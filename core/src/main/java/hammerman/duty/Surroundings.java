@@ -3,6 +3,7 @@ package hammerman.duty;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * The air around the pack.
@@ -13,12 +14,14 @@ import hammerman.unit.Valid;
  * @param coldestStored lowest temperature of the place where it waits, K
  * @param hottestStored highest temperature of the place where it waits, K
  */
+@RecordBuilder
 public record Surroundings(
     @In(Unit.CELSIUS) double coldestInUse,
     @In(Unit.CELSIUS) double hottestInUse,
     @In(Unit.CELSIUS) double coldestCharging,
     @In(Unit.CELSIUS) double coldestStored,
-    @In(Unit.CELSIUS) double hottestStored) {
+    @In(Unit.CELSIUS) double hottestStored)
+    implements SurroundingsBuilder.With {
   private static final double LOWEST = 223.15;
   private static final double HIGHEST = 353.15;
 
@@ -28,25 +31,5 @@ public record Surroundings(
     Valid.range("Coldest when charging", coldestCharging, LOWEST, HIGHEST, Unit.CELSIUS);
     Valid.range("Coldest in storage", coldestStored, LOWEST, HIGHEST, Unit.CELSIUS);
     Valid.range("Hottest in storage", hottestStored, coldestStored, HIGHEST, Unit.CELSIUS);
-  }
-
-  public Surroundings withColdestInUse(double value) {
-    return new Surroundings(value, hottestInUse, coldestCharging, coldestStored, hottestStored);
-  }
-
-  public Surroundings withHottestInUse(double value) {
-    return new Surroundings(coldestInUse, value, coldestCharging, coldestStored, hottestStored);
-  }
-
-  public Surroundings withColdestCharging(double value) {
-    return new Surroundings(coldestInUse, hottestInUse, value, coldestStored, hottestStored);
-  }
-
-  public Surroundings withColdestStored(double value) {
-    return new Surroundings(coldestInUse, hottestInUse, coldestCharging, value, hottestStored);
-  }
-
-  public Surroundings withHottestStored(double value) {
-    return new Surroundings(coldestInUse, hottestInUse, coldestCharging, coldestStored, value);
   }
 }

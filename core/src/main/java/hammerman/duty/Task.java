@@ -4,6 +4,7 @@ import hammerman.unit.In;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -18,7 +19,9 @@ public sealed interface Task {
    * @param power drawn by the machine, W
    * @param duration wanted, s
    */
-  record ByTime(@In(Unit.WATT) double power, @In(Unit.HOUR) double duration) implements Task {
+  @RecordBuilder
+  record ByTime(@In(Unit.WATT) double power, @In(Unit.HOUR) double duration)
+      implements Task, TaskByTimeBuilder.With {
     public ByTime {
       Valid.range("Power", power, 0.01, 1e6, Unit.WATT);
       Valid.range("Duration", duration, 1, Load.LONGEST, Unit.HOUR);
@@ -27,14 +30,6 @@ public sealed interface Task {
     @Override
     public Load load() {
       return new Load(List.of(new Load.Step(new Load.Power(power), duration, 0)), 1);
-    }
-
-    public ByTime withPower(double value) {
-      return new ByTime(value, duration);
-    }
-
-    public ByTime withDuration(double value) {
-      return new ByTime(power, value);
     }
   }
 
@@ -45,11 +40,12 @@ public sealed interface Task {
    * @param consumption energy per distance at the battery, J/m
    * @param speed mean speed, m/s
    */
+  @RecordBuilder
   record ByDistance(
       @In(Unit.KILOMETRE) double distance,
       @In(Unit.WATT_HOUR_PER_KILOMETRE) double consumption,
       @In(Unit.KILOMETRE_PER_HOUR) double speed)
-      implements Task {
+      implements Task, TaskByDistanceBuilder.With {
     public ByDistance {
       Valid.range("Distance", distance, 1, 1e7, Unit.KILOMETRE);
       Valid.range("Consumption", consumption, 0.036, 36000, Unit.WATT_HOUR_PER_KILOMETRE);
@@ -62,18 +58,6 @@ public sealed interface Task {
       return new Load(
           List.of(new Load.Step(new Load.Power(consumption * speed), distance / speed, speed)), 1);
     }
-
-    public ByDistance withDistance(double value) {
-      return new ByDistance(value, consumption, speed);
-    }
-
-    public ByDistance withConsumption(double value) {
-      return new ByDistance(distance, value, speed);
-    }
-
-    public ByDistance withSpeed(double value) {
-      return new ByDistance(distance, consumption, value);
-    }
   }
 
   /**
@@ -83,7 +67,9 @@ public sealed interface Task {
    * @param segments the segments of one round, in order
    * @param rounds how many rounds on one charge
    */
-  record ByRound(Vehicle vehicle, List<Segment> segments, int rounds) implements Task {
+  @RecordBuilder
+  record ByRound(Vehicle vehicle, List<Segment> segments, int rounds)
+      implements Task, TaskByRoundBuilder.With {
     /** The most segments a round may have. */
     public static final int MOST_SEGMENTS = 500;
 
@@ -109,14 +95,6 @@ public sealed interface Task {
         steps.add(new Load.Step(new Load.Power(s.power(vehicle)), s.duration(), s.speed()));
       }
       return new Load(steps, rounds);
-    }
-
-    public ByRound withVehicle(Vehicle value) {
-      return new ByRound(value, segments, rounds);
-    }
-
-    public ByRound withRounds(int value) {
-      return new ByRound(vehicle, segments, value);
     }
 
     /** Returns this round with one segment replaced. */
@@ -159,7 +137,9 @@ public sealed interface Task {
    * @param steps the reduced log, in order
    * @param rounds how often it is gone through on one charge
    */
-  record ByLog(String source, Quantity quantity, List<LogStep> steps, int rounds) implements Task {
+  @RecordBuilder
+  record ByLog(String source, Quantity quantity, List<LogStep> steps, int rounds)
+      implements Task, TaskByLogBuilder.With {
     /** The most steps kept of a log. */
     public static final int MOST_STEPS = 2000;
 
@@ -212,10 +192,6 @@ public sealed interface Task {
         list.add(new Load.Step(demand, s.duration(), s.speed()));
       }
       return new Load(list, rounds);
-    }
-
-    public ByLog withRounds(int value) {
-      return new ByLog(source, quantity, steps, value);
     }
   }
 }

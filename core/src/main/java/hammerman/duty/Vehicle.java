@@ -3,6 +3,7 @@ package hammerman.duty;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * What moves: turns speed and slope into power.
@@ -18,13 +19,15 @@ import hammerman.unit.Valid;
  * @param regenerationEfficiency battery power over wheel power when braking, 0 to 1
  * @param auxiliaryPower lamps, controller and the like, W
  */
+@RecordBuilder
 public record Vehicle(
     @In(Unit.KILOGRAM) double mass,
     double rollingResistance,
     @In(Unit.SQUARE_METRE) double dragArea,
     @In(Unit.PERCENT) double driveEfficiency,
     @In(Unit.PERCENT) double regenerationEfficiency,
-    @In(Unit.WATT) double auxiliaryPower) {
+    @In(Unit.WATT) double auxiliaryPower)
+    implements VehicleBuilder.With {
   /** A small walk-behind machine on firm ground, to begin with. */
   public static final Vehicle TYPICAL = new Vehicle(80, 0.03, 0.6, 0.70, 0.50, 5);
 
@@ -60,39 +63,5 @@ public record Vehicle(
   public double batteryPower(double speed, double slope, double load) {
     double wheel = wheelPower(speed, slope, load);
     return auxiliaryPower + (wheel >= 0 ? wheel / driveEfficiency : wheel * regenerationEfficiency);
-  }
-
-  public Vehicle withMass(double value) {
-    return new Vehicle(
-        value,
-        rollingResistance,
-        dragArea,
-        driveEfficiency,
-        regenerationEfficiency,
-        auxiliaryPower);
-  }
-
-  public Vehicle withRollingResistance(double value) {
-    return new Vehicle(
-        mass, value, dragArea, driveEfficiency, regenerationEfficiency, auxiliaryPower);
-  }
-
-  public Vehicle withDragArea(double value) {
-    return new Vehicle(
-        mass, rollingResistance, value, driveEfficiency, regenerationEfficiency, auxiliaryPower);
-  }
-
-  public Vehicle withDriveEfficiency(double value) {
-    return new Vehicle(
-        mass, rollingResistance, dragArea, value, regenerationEfficiency, auxiliaryPower);
-  }
-
-  public Vehicle withRegenerationEfficiency(double value) {
-    return new Vehicle(mass, rollingResistance, dragArea, driveEfficiency, value, auxiliaryPower);
-  }
-
-  public Vehicle withAuxiliaryPower(double value) {
-    return new Vehicle(
-        mass, rollingResistance, dragArea, driveEfficiency, regenerationEfficiency, value);
   }
 }

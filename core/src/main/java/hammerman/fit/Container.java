@@ -3,6 +3,7 @@ package hammerman.fit;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.locationtech.jts.geom.Geometry;
 
@@ -15,12 +16,14 @@ import org.locationtech.jts.geom.Geometry;
  * @param exit where the leads leave
  * @param clearance kept from the walls for insulation and swelling, m
  */
+@RecordBuilder
 public record Container(
     Outline outline,
     @In(Unit.MILLIMETRE) double depth,
     List<Outline> keepOuts,
     Point exit,
-    @In(Unit.MILLIMETRE) double clearance) {
+    @In(Unit.MILLIMETRE) double clearance)
+    implements ContainerBuilder.With {
   public Container {
     Valid.range("Depth of the box", depth, 1e-3, 5, Unit.MILLIMETRE);
     keepOuts = List.copyOf(keepOuts);
@@ -40,25 +43,5 @@ public record Container(
   /** Returns how many layers of cells of a height (m) the depth takes. */
   public int layers(double height) {
     return (int) Math.floor((depth - 2 * clearance) / height + 1e-9);
-  }
-
-  public Container withOutline(Outline value) {
-    return new Container(value, depth, keepOuts, exit, clearance);
-  }
-
-  public Container withDepth(double value) {
-    return new Container(outline, value, keepOuts, exit, clearance);
-  }
-
-  public Container withKeepOuts(List<Outline> value) {
-    return new Container(outline, depth, value, exit, clearance);
-  }
-
-  public Container withExit(Point value) {
-    return new Container(outline, depth, keepOuts, value, clearance);
-  }
-
-  public Container withClearance(double value) {
-    return new Container(outline, depth, keepOuts, exit, value);
   }
 }

@@ -1,6 +1,7 @@
 package hammerman.fit;
 
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -14,12 +15,14 @@ import java.util.List;
  * @param takeOff where the leads are taken off
  * @param swaps places whose cells were exchanged by hand, in order
  */
+@RecordBuilder
 public record FitPlan(
     Container container,
     Packing packing,
     Filling filling,
     Network.TakeOff takeOff,
-    List<Swap> swaps) {
+    List<Swap> swaps)
+    implements FitPlanBuilder.With {
   private static final int MOST_SWAPS = 10_000;
 
   public FitPlan {
@@ -36,21 +39,15 @@ public record FitPlan(
   }
 
   /** A change of the box or the packing puts the places elsewhere, so moves by hand go. */
+  @Override
   public FitPlan withContainer(Container value) {
     return new FitPlan(value, packing, filling, takeOff, List.of());
   }
 
   /** See {@link #withContainer}. */
+  @Override
   public FitPlan withPacking(Packing value) {
     return new FitPlan(container, value, filling, takeOff, List.of());
-  }
-
-  public FitPlan withFilling(Filling value) {
-    return new FitPlan(container, packing, value, takeOff, swaps);
-  }
-
-  public FitPlan withTakeOff(Network.TakeOff value) {
-    return new FitPlan(container, packing, filling, value, swaps);
   }
 
   /** Returns this plan with one more exchange. */

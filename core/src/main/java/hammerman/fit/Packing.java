@@ -3,6 +3,7 @@ package hammerman.fit;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * How round cells stand beside each other.
@@ -10,7 +11,9 @@ import hammerman.unit.Valid;
  * @param pattern of their middles
  * @param gap between neighbours, m; with a holder its pitch less the diameter
  */
-public record Packing(Pattern pattern, @In(Unit.MILLIMETRE) double gap) {
+@RecordBuilder
+public record Packing(Pattern pattern, @In(Unit.MILLIMETRE) double gap)
+    implements PackingBuilder.With {
   /** The patterns. */
   public enum Pattern {
     HEXAGONAL("Hexagonal", Math.PI / 3),
@@ -37,13 +40,5 @@ public record Packing(Pattern pattern, @In(Unit.MILLIMETRE) double gap) {
 
   public Packing {
     Valid.range("Gap between cells", gap, 0, 0.05, Unit.MILLIMETRE);
-  }
-
-  public Packing withPattern(Pattern value) {
-    return new Packing(value, gap);
-  }
-
-  public Packing withGap(double value) {
-    return new Packing(pattern, value);
   }
 }

@@ -3,6 +3,7 @@ package hammerman.guard;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * A battery management system.
@@ -19,6 +20,7 @@ import hammerman.unit.Valid;
  * @param balance how it evens the groups out
  * @param temperatureSensors how many it reads
  */
+@RecordBuilder
 public record Bms(
     int series,
     @In(Unit.AMPERE) double continuousCurrent,
@@ -30,7 +32,8 @@ public record Bms(
     @In(Unit.MILLIOHM) double resistance,
     @In(Unit.VOLT) double mosfetVoltage,
     Balance balance,
-    int temperatureSensors) {
+    int temperatureSensors)
+    implements BmsBuilder.With {
 
   public Bms {
     Valid.count("BMS series count", series, 1, 250);
@@ -69,111 +72,6 @@ public record Bms(
     public double hoursFor(double imbalance) {
       return imbalance / current;
     }
-  }
-
-  public Bms withSeries(int value) {
-    return new Bms(
-        value,
-        continuousCurrent,
-        overCurrent,
-        overCurrentDelay,
-        chargeCurrent,
-        cutOffVoltage,
-        overVoltage,
-        resistance,
-        mosfetVoltage,
-        balance,
-        temperatureSensors);
-  }
-
-  public Bms withContinuousCurrent(double value) {
-    return new Bms(
-        series,
-        value,
-        overCurrent,
-        overCurrentDelay,
-        chargeCurrent,
-        cutOffVoltage,
-        overVoltage,
-        resistance,
-        mosfetVoltage,
-        balance,
-        temperatureSensors);
-  }
-
-  public Bms withChargeCurrent(double value) {
-    return new Bms(
-        series,
-        continuousCurrent,
-        overCurrent,
-        overCurrentDelay,
-        value,
-        cutOffVoltage,
-        overVoltage,
-        resistance,
-        mosfetVoltage,
-        balance,
-        temperatureSensors);
-  }
-
-  public Bms withResistance(double value) {
-    return new Bms(
-        series,
-        continuousCurrent,
-        overCurrent,
-        overCurrentDelay,
-        chargeCurrent,
-        cutOffVoltage,
-        overVoltage,
-        value,
-        mosfetVoltage,
-        balance,
-        temperatureSensors);
-  }
-
-  public Bms withMosfetVoltage(double value) {
-    return new Bms(
-        series,
-        continuousCurrent,
-        overCurrent,
-        overCurrentDelay,
-        chargeCurrent,
-        cutOffVoltage,
-        overVoltage,
-        resistance,
-        value,
-        balance,
-        temperatureSensors);
-  }
-
-  public Bms withBalance(Balance value) {
-    return new Bms(
-        series,
-        continuousCurrent,
-        overCurrent,
-        overCurrentDelay,
-        chargeCurrent,
-        cutOffVoltage,
-        overVoltage,
-        resistance,
-        mosfetVoltage,
-        value,
-        temperatureSensors);
-  }
-
-  public Bms withTemperatureSensors(int value) {
-    return new Bms(
-        series,
-        continuousCurrent,
-        overCurrent,
-        overCurrentDelay,
-        chargeCurrent,
-        cutOffVoltage,
-        overVoltage,
-        resistance,
-        mosfetVoltage,
-        balance,
-        value);
   }
 
   /** Returns this BMS with another over-current threshold (A) and delay (s). */

@@ -3,6 +3,7 @@ package hammerman.guard;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * The main fuse.
@@ -11,8 +12,10 @@ import hammerman.unit.Valid;
  * @param rating rated current, A
  * @param voltageRating DC voltage printed on it, V
  */
+@RecordBuilder
 public record Fuse(
-    FuseClass kind, @In(Unit.AMPERE) double rating, @In(Unit.VOLT) double voltageRating) {
+    FuseClass kind, @In(Unit.AMPERE) double rating, @In(Unit.VOLT) double voltageRating)
+    implements FuseBuilder.With {
   /** Share of its rating that a fuse carries for long (usual practice). */
   public static final double CONTINUOUS_SHARE = 0.75;
 
@@ -46,15 +49,8 @@ public record Fuse(
         continuous / CONTINUOUS_SHARE, peak / kind.safeMultiple(TIME_FACTOR * peakDuration));
   }
 
+  @Override
   public Fuse withKind(FuseClass value) {
     return new Fuse(value, rating, value.voltageRating());
-  }
-
-  public Fuse withRating(double value) {
-    return new Fuse(kind, value, voltageRating);
-  }
-
-  public Fuse withVoltageRating(double value) {
-    return new Fuse(kind, rating, value);
   }
 }

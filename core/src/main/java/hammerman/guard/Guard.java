@@ -1,5 +1,6 @@
 package hammerman.guard;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Optional;
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param precharge the pre-charge resistor; absent if there is none
  * @param locked parts that a suggestion leaves as they are
  */
+@RecordBuilder
 public record Guard(
     Protection protection,
     ChargePlan charge,
@@ -25,7 +27,8 @@ public record Guard(
     Wiring wiring,
     @Nullable Switch mainSwitch,
     @Nullable Precharge precharge,
-    Set<Part> locked) {
+    Set<Part> locked)
+    implements GuardBuilder.With {
 
   /** The parts that are chosen. */
   public enum Part {
@@ -97,29 +100,5 @@ public record Guard(
       changed.remove(part);
     }
     return new Guard(protection, charge, fusing, wiring, mainSwitch, precharge, changed);
-  }
-
-  public Guard withProtection(Protection value) {
-    return new Guard(value, charge, fusing, wiring, mainSwitch, precharge, locked);
-  }
-
-  public Guard withCharge(ChargePlan value) {
-    return new Guard(protection, value, fusing, wiring, mainSwitch, precharge, locked);
-  }
-
-  public Guard withFusing(Fusing value) {
-    return new Guard(protection, charge, value, wiring, mainSwitch, precharge, locked);
-  }
-
-  public Guard withWiring(Wiring value) {
-    return new Guard(protection, charge, fusing, value, mainSwitch, precharge, locked);
-  }
-
-  public Guard withMainSwitch(@Nullable Switch value) {
-    return new Guard(protection, charge, fusing, wiring, value, precharge, locked);
-  }
-
-  public Guard withPrecharge(@Nullable Precharge value) {
-    return new Guard(protection, charge, fusing, wiring, mainSwitch, value, locked);
   }
 }

@@ -3,6 +3,7 @@ package hammerman.guard;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * The lengths of the leads as they will lie, without slack, m.
@@ -14,13 +15,15 @@ import hammerman.unit.Valid;
  * @param bmsToPack from the BMS to the pack's negative end
  * @param chargePort from the pack to the charge port, one way
  */
+@RecordBuilder
 public record Leads(
     @In(Unit.METRE) double packToFuse,
     @In(Unit.METRE) double fuseToSwitch,
     @In(Unit.METRE) double switchToMachine,
     @In(Unit.METRE) double machineToBms,
     @In(Unit.METRE) double bmsToPack,
-    @In(Unit.METRE) double chargePort) {
+    @In(Unit.METRE) double chargePort)
+    implements LeadsBuilder.With {
   private static final double LONGEST = 100;
 
   public Leads {
@@ -46,29 +49,5 @@ public record Leads(
         machineToBms * factor,
         bmsToPack * factor,
         chargePort * factor);
-  }
-
-  public Leads withPackToFuse(double value) {
-    return new Leads(value, fuseToSwitch, switchToMachine, machineToBms, bmsToPack, chargePort);
-  }
-
-  public Leads withFuseToSwitch(double value) {
-    return new Leads(packToFuse, value, switchToMachine, machineToBms, bmsToPack, chargePort);
-  }
-
-  public Leads withSwitchToMachine(double value) {
-    return new Leads(packToFuse, fuseToSwitch, value, machineToBms, bmsToPack, chargePort);
-  }
-
-  public Leads withMachineToBms(double value) {
-    return new Leads(packToFuse, fuseToSwitch, switchToMachine, value, bmsToPack, chargePort);
-  }
-
-  public Leads withBmsToPack(double value) {
-    return new Leads(packToFuse, fuseToSwitch, switchToMachine, machineToBms, value, chargePort);
-  }
-
-  public Leads withChargePort(double value) {
-    return new Leads(packToFuse, fuseToSwitch, switchToMachine, machineToBms, bmsToPack, value);
   }
 }

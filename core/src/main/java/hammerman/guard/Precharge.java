@@ -3,6 +3,7 @@ package hammerman.guard;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * A resistor that fills the machine's input capacitors before the switch closes.
@@ -13,7 +14,9 @@ import hammerman.unit.Valid;
  * @param resistance Ω
  * @param power rated, W
  */
-public record Precharge(@In(Unit.OHM) double resistance, @In(Unit.WATT) double power) {
+@RecordBuilder
+public record Precharge(@In(Unit.OHM) double resistance, @In(Unit.WATT) double power)
+    implements PrechargeBuilder.With {
   /** How many times its rated power a wire-wound resistor stands for a second or so; typical. */
   private static final double PULSE_FACTOR = 10;
 
@@ -48,13 +51,5 @@ public record Precharge(@In(Unit.OHM) double resistance, @In(Unit.WATT) double p
   /** Returns the energy it stands in one pulse, J: 10 times its rated power for a second. */
   public double pulseEnergy() {
     return PULSE_FACTOR * power * PULSE_TIME;
-  }
-
-  public Precharge withResistance(double value) {
-    return new Precharge(value, power);
-  }
-
-  public Precharge withPower(double value) {
-    return new Precharge(resistance, value);
   }
 }

@@ -6,6 +6,7 @@ import hammerman.unit.Figures;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Locale;
 
 /**
@@ -16,11 +17,13 @@ import java.util.Locale;
  * @param insulationLimit highest temperature of its insulation, K
  * @param laid how it lies
  */
+@RecordBuilder
 public record Wire(
     ConductorMaterial material,
     @In(Unit.SQUARE_MILLIMETRE) double area,
     @In(Unit.CELSIUS) double insulationLimit,
-    Laid laid) {
+    Laid laid)
+    implements WireBuilder.With {
 
   /** Share of a stranded wire's circle that is metal; typical. */
   private static final double STRAND_FILL = 0.78;
@@ -107,21 +110,5 @@ public record Wire(
   /** Returns the wire as people write it: "8.37 mm² copper". */
   public String text() {
     return Figures.compact(area * 1e6) + " mm² " + material.label().toLowerCase(Locale.ROOT);
-  }
-
-  public Wire withMaterial(ConductorMaterial value) {
-    return new Wire(value, area, insulationLimit, laid);
-  }
-
-  public Wire withArea(double value) {
-    return new Wire(material, value, insulationLimit, laid);
-  }
-
-  public Wire withInsulationLimit(double value) {
-    return new Wire(material, area, value, laid);
-  }
-
-  public Wire withLaid(Laid value) {
-    return new Wire(material, area, insulationLimit, value);
   }
 }

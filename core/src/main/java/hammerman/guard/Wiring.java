@@ -3,6 +3,7 @@ package hammerman.guard;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * The leads between pack, fuse, switch, machine and charge port.
@@ -14,13 +15,15 @@ import hammerman.unit.Valid;
  * @param connector kind of the connectors in the main circuit
  * @param connectorPairs how many pairs the main circuit has
  */
+@RecordBuilder
 public record Wiring(
     Wire wire,
     Wire chargeWire,
     Leads leads,
     @In(Unit.PERCENT) double slack,
     Connector connector,
-    int connectorPairs) {
+    int connectorPairs)
+    implements WiringBuilder.With {
 
   public Wiring {
     Valid.range("Slack of the leads", slack, 0, 1, Unit.PERCENT);
@@ -31,29 +34,5 @@ public record Wiring(
   public double resistance(double kelvin) {
     return wire.resistance(leads.main() * (1 + slack), kelvin)
         + connectorPairs * connector.resistance();
-  }
-
-  public Wiring withWire(Wire value) {
-    return new Wiring(value, chargeWire, leads, slack, connector, connectorPairs);
-  }
-
-  public Wiring withChargeWire(Wire value) {
-    return new Wiring(wire, value, leads, slack, connector, connectorPairs);
-  }
-
-  public Wiring withLeads(Leads value) {
-    return new Wiring(wire, chargeWire, value, slack, connector, connectorPairs);
-  }
-
-  public Wiring withSlack(double value) {
-    return new Wiring(wire, chargeWire, leads, value, connector, connectorPairs);
-  }
-
-  public Wiring withConnector(Connector value) {
-    return new Wiring(wire, chargeWire, leads, slack, value, connectorPairs);
-  }
-
-  public Wiring withConnectorPairs(int value) {
-    return new Wiring(wire, chargeWire, leads, slack, connector, value);
   }
 }

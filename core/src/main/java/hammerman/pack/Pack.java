@@ -2,6 +2,7 @@ package hammerman.pack;
 
 import hammerman.cell.CellType;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * What is built: groups of {@code parallel} cells, {@code series} groups in a string.
@@ -12,7 +13,9 @@ import hammerman.unit.Valid;
  * @param strip what joins them
  * @param cooling how the box sheds heat
  */
-public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling cooling) {
+@RecordBuilder
+public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling cooling)
+    implements PackBuilder.With {
   /** The longest string handled. */
   public static final int MOST_SERIES = 250;
 
@@ -112,19 +115,7 @@ public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling
     return cell.format().height() + 2 * WALL;
   }
 
-  public Pack withCell(CellType value) {
-    return new Pack(value, series, parallel, strip, cooling);
-  }
-
   public Pack withCounts(int newSeries, int newParallel) {
     return new Pack(cell, newSeries, newParallel, strip, cooling);
-  }
-
-  public Pack withStrip(Strip value) {
-    return new Pack(cell, series, parallel, value, cooling);
-  }
-
-  public Pack withCooling(Cooling value) {
-    return new Pack(cell, series, parallel, strip, value);
   }
 }

@@ -4,6 +4,7 @@ import hammerman.unit.Figures;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Locale;
 
 /**
@@ -14,11 +15,13 @@ import java.util.Locale;
  * @param width where it is narrowest, m
  * @param layers strips on top of each other
  */
+@RecordBuilder
 public record Strip(
     ConductorMaterial material,
     @In(Unit.MILLIMETRE) double thickness,
     @In(Unit.MILLIMETRE) double width,
-    int layers) {
+    int layers)
+    implements StripBuilder.With {
   /** Temperature rise that a strip on a cell may have, K (typical practice). */
   public static final double ALLOWED_RISE = 20;
 
@@ -65,15 +68,7 @@ public record Strip(
         + material.label().toLowerCase(Locale.ROOT);
   }
 
-  public Strip withMaterial(ConductorMaterial value) {
-    return new Strip(value, thickness, width, layers);
-  }
-
   public Strip withSize(double newThickness, double newWidth) {
     return new Strip(material, newThickness, newWidth, layers);
-  }
-
-  public Strip withLayers(int value) {
-    return new Strip(material, thickness, width, value);
   }
 }

@@ -8,6 +8,7 @@ import hammerman.guard.Guard;
 import hammerman.pack.Pack;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,7 +23,9 @@ import org.jspecify.annotations.Nullable;
  * @param variants designs tried, at least one
  * @param active index of the variant being worked on
  */
-public record Project(String name, String notes, Duty duty, List<Variant> variants, int active) {
+@RecordBuilder
+public record Project(String name, String notes, Duty duty, List<Variant> variants, int active)
+    implements ProjectBuilder.With {
 
   /** The most variants in one project. */
   public static final int MOST_VARIANTS = 100;
@@ -107,14 +110,6 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
             design.fit(),
             variant().acknowledged()));
     return new Project(name, notes, design.duty(), changed, active);
-  }
-
-  public Project withName(String value) {
-    return new Project(value, notes, duty, variants, active);
-  }
-
-  public Project withActive(int value) {
-    return new Project(name, notes, duty, variants, value);
   }
 
   /** Returns this project with a variant called otherwise. */

@@ -3,6 +3,7 @@ package hammerman.readymade;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * A motor that starts from rest.
@@ -13,12 +14,14 @@ import hammerman.unit.Valid;
  * @param ramp time over which the voltage is raised, s; 0 for a hard start
  * @param cap battery current that the controller never exceeds, A; infinite without
  */
+@RecordBuilder
 public record HardStart(
     @In(Unit.OHM) double resistance,
     @In(Unit.SECOND) double spinUp,
     @In(Unit.AMPERE) double running,
     @In(Unit.SECOND) double ramp,
-    @In(Unit.AMPERE) double cap) {
+    @In(Unit.AMPERE) double cap)
+    implements HardStartBuilder.With {
   public HardStart {
     Valid.range("Winding resistance", resistance, 1e-3, 100, Unit.OHM);
     Valid.range("Spin-up time", spinUp, 0.01, 60, Unit.SECOND);
@@ -27,13 +30,5 @@ public record HardStart(
     if (!(cap > 0)) {
       throw new IllegalArgumentException("cap must be above 0 A, not " + cap);
     }
-  }
-
-  public HardStart withRamp(double value) {
-    return new HardStart(resistance, spinUp, running, value, cap);
-  }
-
-  public HardStart withCap(double value) {
-    return new HardStart(resistance, spinUp, running, ramp, value);
   }
 }

@@ -2,6 +2,7 @@ package hammerman.telemetry;
 
 import hammerman.table.TableFile;
 import hammerman.unit.Unit;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Locale;
@@ -16,7 +17,9 @@ import java.util.regex.Pattern;
  * @param sources the columns that are used
  * @param dischargeNegative whether the table writes discharge as a negative current or power
  */
-public record Mapping(Map<Quantity, Source> sources, boolean dischargeNegative) {
+@RecordBuilder
+public record Mapping(Map<Quantity, Source> sources, boolean dischargeNegative)
+    implements MappingBuilder.With {
   private static final Pattern WITH_UNIT =
       Pattern.compile("(.*?)[\\s_]*[(\\[/]?\\s*([^\\s(\\[\\])_]*)\\s*[)\\]]?");
 
@@ -38,10 +41,6 @@ public record Mapping(Map<Quantity, Source> sources, boolean dischargeNegative) 
     changed.putAll(sources);
     source.ifPresentOrElse(s -> changed.put(quantity, s), () -> changed.remove(quantity));
     return new Mapping(changed, dischargeNegative);
-  }
-
-  public Mapping withDischargeNegative(boolean value) {
-    return new Mapping(sources, value);
   }
 
   /**
