@@ -85,7 +85,7 @@ class LimitsTest {
         new Refusal("Strip thickness", "0.01 mm", () -> pack.strip().withSize(0.01e-3, 8e-3)),
         new Refusal("Strip layers", "0", () -> pack.strip().withLayers(0)),
         new Refusal(
-            "Strip width", "0.1 mm", () -> new Strip(ConductorMaterial.BRASS, 1e-3, 0.1e-3, 1)),
+            "Strip width", "0.1 mm", () -> Strip.plain(ConductorMaterial.BRASS, 1e-3, 0.1e-3, 1)),
         new Refusal("BMS over-voltage", "2 V", () -> BMS.withVoltages(2.8, 2)),
         new Refusal("BMS continuous current", "0 A", () -> BMS.withContinuousCurrent(0)),
         new Refusal("BMS over-current delay", "−1 s", () -> BMS.withTrip(50, -1)),

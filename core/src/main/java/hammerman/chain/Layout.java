@@ -5,7 +5,7 @@ import hammerman.design.Design;
 import hammerman.fit.Arrangement;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
-import hammerman.fit.Network;
+import hammerman.interconnect.Network;
 import hammerman.pack.Pack;
 import java.util.Optional;
 
@@ -20,27 +20,36 @@ public record Layout(FitPlan plan, Arrangement arrangement, Optional<Network> co
 
   /** Works a layout out; empty for a design without a plan of its fit. */
   public static Optional<Layout> of(Chain chain) {
-    Design design = chain.design();
-    FitPlan plan = design.fit();
-    if (plan == null) {
-      return Optional.empty();
-    }
-    Pack pack = design.pack();
-    Arrangement a = Arrangement.of(plan, pack.cell().format(), pack.series(), pack.parallel());
-    return Optional.of(new Layout(plan, a, a.grouping().map(g -> network(chain, plan, a, g))));
+    FitPlan plan = chain.design().fit();
+    return plan == null ? Optional.empty() : Optional.of(of(chain, plan));
+  }
+
+  /** Works out what another plan would make of the same pack and duty. */
+  public static Layout of(Chain chain, FitPlan plan) {
+    Pack pack = chain.design().pack();
+    Arrangement a = Arrangement.of(plan, pack);
+    return new Layout(plan, a, a.grouping().map(g -> network(chain, plan, a, g)));
   }
 
   private static Network network(Chain chain, FitPlan plan, Arrangement a, Grouping grouping) {
     Design design = chain.design();
     double hottest = design.duty().surroundings().hottestInUse();
     return Network.of(
-        a.placing(),
+        plan.boxes(),
+        a,
         grouping,
+        plan.conductors(),
         design.pack().strip(),
         new CellCircuit(design.pack().cell()).r10(Chain.MIDDLE, hottest),
         chain.demand().continuous(),
-        hottest,
-        plan.container().exit(),
-        plan.takeOff());
+        hottest);
+  }
+
+  /** A layout whose groups are found and whose network is solved. */
+  public record Solved(Layout layout, Grouping grouping, Network network) {}
+
+  /** Returns it with its groups and network, if there are any. */
+  public Optional<Solved> solved() {
+    return arrangement.grouping().flatMap(g -> continuous.map(n -> new Solved(this, g, n)));
   }
 }

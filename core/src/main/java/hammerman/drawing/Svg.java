@@ -6,149 +6,92 @@ import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 
-/**
- * An SVG document being drawn, one user unit being one millimetre, so that it prints at true scale.
- * Black on white; lines tell themselves apart by thickness and dashes.
- */
+/** Writes a drawing as SVG, one user unit being one millimetre, so that it prints at true scale. */
 public final class Svg {
-  private final StringWriter text = new StringWriter();
   private final XMLStreamWriter out;
 
-  /**
-   * Begins a sheet.
-   *
-   * @param width of the sheet, mm
-   * @param height of the sheet, mm
-   */
-  public Svg(double width, double height, String title) {
+  private Svg(XMLStreamWriter out) {
+    this.out = out;
+  }
+
+  /** Returns a drawing as an SVG document. */
+  public static String of(Drawing drawing) {
+    StringWriter text = new StringWriter();
     try {
-      out = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
-      out.writeStartDocument("UTF-8", "1.0");
-      out.writeStartElement("svg");
-      out.writeDefaultNamespace("http://www.w3.org/2000/svg");
-      out.writeAttribute("width", number(width) + "mm");
-      out.writeAttribute("height", number(height) + "mm");
-      out.writeAttribute("viewBox", "0 0 " + number(width) + " " + number(height));
-      out.writeAttribute("font-family", "sans-serif");
-      out.writeStartElement("title");
-      out.writeCharacters(title);
-      out.writeEndElement();
+      new Svg(XMLOutputFactory.newInstance().createXMLStreamWriter(text)).write(drawing);
     } catch (XMLStreamException e) {
-      throw impossible(e);
-    }
-  }
-
-  /** Draws a line through points given as x, y, x, y and so on, mm. */
-  public Svg line(double thickness, boolean dashed, double... xy) {
-    StringBuilder points = new StringBuilder();
-    for (int k = 0; k + 1 < xy.length; k += 2) {
-      points.append(k > 0 ? " " : "").append(number(xy[k])).append(',').append(number(xy[k + 1]));
-    }
-    element(
-        "polyline",
-        "points",
-        points.toString(),
-        "fill",
-        "none",
-        "stroke",
-        "black",
-        "stroke-width",
-        number(thickness),
-        "stroke-dasharray",
-        dashed ? "3 1" : "none");
-    return this;
-  }
-
-  /** Draws a white rectangle with a rim, mm. */
-  public Svg box(double thickness, double x, double y, double width, double height) {
-    element(
-        "rect",
-        "x",
-        number(x),
-        "y",
-        number(y),
-        "width",
-        number(width),
-        "height",
-        number(height),
-        "fill",
-        "white",
-        "stroke",
-        "black",
-        "stroke-width",
-        number(thickness));
-    return this;
-  }
-
-  /** Draws a circle, mm. */
-  public Svg circle(double thickness, double x, double y, double radius) {
-    element(
-        "circle",
-        "cx",
-        number(x),
-        "cy",
-        number(y),
-        "r",
-        number(radius),
-        "fill",
-        "none",
-        "stroke",
-        "black",
-        "stroke-width",
-        number(thickness));
-    return this;
-  }
-
-  /** Writes words from a point on, mm; the size is that of capitals with their room. */
-  public Svg words(double x, double y, double size, String words) {
-    return write("start", x, y, size, words);
-  }
-
-  /** Writes words centred on a point, mm. */
-  public Svg centred(double x, double y, double size, String words) {
-    return write("middle", x, y, size, words);
-  }
-
-  private Svg write(String anchor, double x, double y, double size, String words) {
-    try {
-      out.writeStartElement("text");
-      out.writeAttribute("x", number(x));
-      out.writeAttribute("y", number(y));
-      out.writeAttribute("font-size", number(size));
-      out.writeAttribute("text-anchor", anchor);
-      out.writeCharacters(words);
-      out.writeEndElement();
-    } catch (XMLStreamException e) {
-      throw impossible(e);
-    }
-    return this;
-  }
-
-  private void element(String name, String... attributes) {
-    try {
-      out.writeEmptyElement(name);
-      for (int k = 0; k + 1 < attributes.length; k += 2) {
-        out.writeAttribute(attributes[k], attributes[k + 1]);
-      }
-    } catch (XMLStreamException e) {
-      throw impossible(e);
-    }
-  }
-
-  /** Ends the drawing and returns the document. */
-  public String document() {
-    try {
-      out.writeEndElement();
-      out.writeEndDocument();
-      out.close();
-    } catch (XMLStreamException e) {
-      throw impossible(e);
+      throw new IllegalStateException("writing to memory failed", e);
     }
     return text.toString();
   }
 
-  private static IllegalStateException impossible(XMLStreamException e) {
-    return new IllegalStateException("writing to memory failed", e);
+  private void write(Drawing d) throws XMLStreamException {
+    out.writeStartDocument("UTF-8", "1.0");
+    out.writeStartElement("svg");
+    out.writeDefaultNamespace("http://www.w3.org/2000/svg");
+    out.writeAttribute("width", number(d.width()) + "mm");
+    out.writeAttribute("height", number(d.height()) + "mm");
+    out.writeAttribute("viewBox", "0 0 " + number(d.width()) + " " + number(d.height()));
+    out.writeAttribute("font-family", "sans-serif");
+    out.writeStartElement("title");
+    out.writeCharacters(d.title());
+    out.writeEndElement();
+    for (Drawing.Mark mark : d.marks()) {
+      write(mark);
+    }
+    out.writeEndElement();
+    out.writeEndDocument();
+    out.close();
+  }
+
+  private void write(Drawing.Mark mark) throws XMLStreamException {
+    switch (mark) {
+      case Drawing.Mark.Line l -> {
+        begin("polyline", "points", points(l.xy()), "fill", "none");
+        rim(l.thickness());
+        attributes("stroke-dasharray", l.dashed() ? "3 1" : "none");
+      }
+      case Drawing.Mark.Box b -> {
+        begin("rect", "x", number(b.x()), "y", number(b.y()), "width", number(b.width()));
+        attributes("height", number(b.height()), "fill", "white");
+        rim(b.thickness());
+      }
+      case Drawing.Mark.Circle c -> {
+        begin("circle", "cx", number(c.x()), "cy", number(c.y()), "r", number(c.radius()));
+        attributes("fill", "none");
+        rim(c.thickness());
+      }
+      case Drawing.Mark.Words w -> {
+        out.writeStartElement("text");
+        attributes("x", number(w.x()), "y", number(w.y()), "font-size", number(w.size()));
+        attributes("text-anchor", w.centred() ? "middle" : "start");
+        out.writeCharacters(w.words());
+        out.writeEndElement();
+      }
+    }
+  }
+
+  private static String points(double[] xy) {
+    StringBuilder points = new StringBuilder();
+    for (int k = 0; k + 1 < xy.length; k += 2) {
+      points.append(k > 0 ? " " : "").append(number(xy[k])).append(',').append(number(xy[k + 1]));
+    }
+    return points.toString();
+  }
+
+  private void rim(double thickness) throws XMLStreamException {
+    attributes("stroke", "black", "stroke-width", number(thickness));
+  }
+
+  private void begin(String name, String... attributes) throws XMLStreamException {
+    out.writeEmptyElement(name);
+    attributes(attributes);
+  }
+
+  private void attributes(String... attributes) throws XMLStreamException {
+    for (int k = 0; k + 1 < attributes.length; k += 2) {
+      out.writeAttribute(attributes[k], attributes[k + 1]);
+    }
   }
 
   private static String number(double v) {

@@ -1,4 +1,4 @@
-/** Drawings at true scale: {@link hammerman.drawing.Svg}, in mm. */
+/** Drawings at true scale, in mm: a {@link hammerman.drawing.Drawing}, written as SVG or as PDF. */
 @NullMarked
 package hammerman.drawing;
 

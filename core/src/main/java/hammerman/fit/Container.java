@@ -40,6 +40,20 @@ public record Container(
     return room;
   }
 
+  /** The part of the floor that cells may cover. */
+  Geometry floor() {
+    Geometry floor = outline.shape().buffer(-clearance, 16);
+    for (Outline k : keepOuts) {
+      floor = floor.difference(k.shape());
+    }
+    return floor;
+  }
+
+  /** Returns this box with its outline moved out by a distance (m) on every side. */
+  public Container grown(double by) {
+    return withOutline(outline.grown(by));
+  }
+
   /** Returns how many layers of cells of a height (m) the depth takes. */
   public int layers(double height) {
     return (int) Math.floor((depth - 2 * clearance) / height + 1e-9);

@@ -1,22 +1,22 @@
 package hammerman.fit;
 
 /**
- * What lies between the cells, with the heat that a pair of neighbours exchanges per kelvin along a
- * metre of their height; typical values, from the conductivity of the filling over the narrow gap.
+ * What lies between the cells, with its conductivity; typical values. That of air counts radiation
+ * and slow convection, that of a holder and of a plate that they touch the cells only in part.
  */
 public enum Filling {
-  AIR("Air", 0.9),
-  HOLDER("Plastic holders", 1.6),
-  FOAM("Foam", 0.6),
-  POTTING("Potting", 6),
-  PLATE("Aluminium plate", 18);
+  AIR("Air", 0.062),
+  HOLDER("Plastic holders", 0.11),
+  FOAM("Foam", 0.042),
+  POTTING("Potting", 0.42),
+  PLATE("Aluminium plate", 1.25);
 
   private final String label;
-  private final double conductance;
+  private final double conductivity;
 
-  Filling(String label, double conductance) {
+  Filling(String label, double conductivity) {
     this.label = label;
-    this.conductance = conductance;
+    this.conductivity = conductivity;
   }
 
   /** Returns it in words. */
@@ -24,8 +24,8 @@ public enum Filling {
     return label;
   }
 
-  /** Returns the conductance between neighbours per height, W/(m K). */
-  public double conductance() {
-    return conductance;
+  /** Returns the conductivity W/(m K). */
+  public double conductivity() {
+    return conductivity;
   }
 }

@@ -5,8 +5,11 @@ import hammerman.unit.Valid;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.buffer.BufferOp;
+import org.locationtech.jts.operation.buffer.BufferParameters;
 
 /**
  * A closed outline without crossings.
@@ -35,6 +38,22 @@ public record Outline(List<Point> corners) {
     return of(0, 0, width, 0, width, height, 0, height);
   }
 
+  /**
+   * Returns a triangle from its three sides, m: the first along x from the origin, the second from
+   * the origin up, the third between their ends.
+   */
+  public static Outline triangle(double base, double left, double right) {
+    if (base + left <= right || base + right <= left || left + right <= base) {
+      throw new InvalidValue(
+          "Sides of the triangle",
+          "%.0f, %.0f and %.0f mm".formatted(base * 1e3, left * 1e3, right * 1e3),
+          "each side must be shorter than the other two together",
+          "Measure the sides again.");
+    }
+    double x = (base * base + left * left - right * right) / (2 * base);
+    return of(0, 0, base, 0, x, Math.sqrt(left * left - x * x));
+  }
+
   /** Returns a triangle with a right angle at the origin, m. */
   public static Outline rightTriangle(double width, double height) {
     return of(0, 0, width, 0, 0, height);
@@ -61,6 +80,19 @@ public record Outline(List<Point> corners) {
     List<Point> points = new ArrayList<>();
     for (int k = 0; k + 1 < xy.length; k += 2) {
       points.add(new Point(xy[k], xy[k + 1]));
+    }
+    return new Outline(points);
+  }
+
+  /** Returns this outline moved out by a distance (m) on every side, its corners kept sharp. */
+  Outline grown(double by) {
+    BufferParameters sharp =
+        new BufferParameters(1, BufferParameters.CAP_SQUARE, BufferParameters.JOIN_MITRE, 10);
+    Geometry wider = BufferOp.bufferOp(shape(), by, sharp);
+    List<Point> points = new ArrayList<>();
+    Coordinate[] ring = ((Polygon) wider).getExteriorRing().getCoordinates();
+    for (int k = 0; k + 1 < ring.length; k++) {
+      points.add(new Point(ring[k].x, ring[k].y));
     }
     return new Outline(points);
   }

@@ -16,25 +16,18 @@ public record Packing(Pattern pattern, @In(Unit.MILLIMETRE) double gap)
     implements PackingBuilder.With {
   /** The patterns. */
   public enum Pattern {
-    HEXAGONAL("Hexagonal", Math.PI / 3),
-    SQUARE("Square", Math.PI / 2);
+    HEXAGONAL("Hexagonal"),
+    SQUARE("Square");
 
     private final String label;
-    private final double symmetry;
 
-    Pattern(String label, double symmetry) {
+    Pattern(String label) {
       this.label = label;
-      this.symmetry = symmetry;
     }
 
     /** Returns the pattern in a word. */
     public String label() {
       return label;
-    }
-
-    /** Rotation after which the pattern looks the same, rad. */
-    double symmetry() {
-      return symmetry;
     }
   }
 

@@ -1,8 +1,7 @@
 /**
- * Cells in the box that there is: a {@link hammerman.fit.Container} with its outline and keep-outs,
- * the places of cells in it ({@link hammerman.fit.Placing#of}), their partition into groups that
- * touch ({@link hammerman.fit.Grouping#of}), the network of strips that carries the current ({@link
- * hammerman.fit.Network#of}) and the heat of that very layout ({@link hammerman.fit.HeatMap#of}).
+ * Cells in the boxes that there are: a {@link hammerman.fit.FitPlan} says what is wanted, {@link
+ * hammerman.fit.Arrangement#of} finds the places of cells ({@link hammerman.fit.Placing}) and their
+ * partition into groups that touch ({@link hammerman.fit.Grouping}), or says why there is none.
  * Lengths in m, angles in rad.
  */
 @NullMarked

@@ -6,9 +6,7 @@ import hammerman.chain.Layout;
 import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.finding.Judgement;
-import hammerman.fit.Grouping;
-import hammerman.fit.HeatMap;
-import hammerman.fit.Network;
+import hammerman.heat.WarmLayout;
 import hammerman.judgement.Case;
 import hammerman.judgement.Judge;
 import hammerman.life.Conditions;
@@ -89,32 +87,30 @@ public record Forecast(
     return onward.totals().distance();
   }
 
-  /**
-   * Works out the temperature of each cell of the layout through the duty, in the hottest air;
-   * empty without groups. Some 15 ms for an hour of 80 cells, so only when asked for.
-   */
-  public Optional<HeatMap> heatMap() {
-    return layout.flatMap(
-        l -> l.arrangement().grouping().flatMap(g -> l.continuous().map(n -> heatMap(l, g, n))));
+  /** Returns the layout as it warms, in the hottest air; empty without groups. */
+  public Optional<WarmLayout> warmLayout() {
+    return layout.flatMap(Layout::solved).map(this::warm);
   }
 
-  private HeatMap heatMap(Layout l, Grouping grouping, Network network) {
+  private WarmLayout warm(Layout.Solved l) {
     Design design = design();
     double hottest = design.duty().surroundings().hottestInUse();
-    return HeatMap.of(
-        l.arrangement().placing(),
-        grouping,
-        network,
+    return new WarmLayout(
+        l.layout().arrangement().placing(),
+        l.layout().plan().packing().pattern(),
+        l.grouping(),
+        l.network(),
         design.pack().cell(),
         new CellCircuit(design.pack().cell()).settled(Chain.MIDDLE, hottest),
-        everySecond(duty),
         hottest,
-        l.plan().filling(),
-        design.pack().cooling());
+        l.layout().plan().filling(),
+        design.pack().cooling(),
+        WarmLayout.Contact.USUAL);
   }
 
-  /** The current of a run in each of its seconds, A. */
-  private static double[] everySecond(Run run) {
+  /** The current of the duty in each of its seconds, A. */
+  double[] everySecond() {
+    Run run = duty;
     Trace t = run.trace();
     double[] current = new double[(int) Math.ceil(run.endTime())];
     int k = 0;
@@ -174,6 +170,12 @@ public record Forecast(
 
   /** Ageing under the duty, charged to a ceiling (0 to 1). */
   static LifeForecast life(Chain chain, Run duty, double ceiling) {
+    var air = chain.design().duty().surroundings();
+    return life(chain, duty, ceiling, meanRise(duty, air.hottestInUse()));
+  }
+
+  /** Ageing of cells that are warmer than the air by a mean rise in use, K. */
+  static LifeForecast life(Chain chain, Run duty, double ceiling, double rise) {
     Design design = chain.design();
     var air = design.duty().surroundings();
     var habits = design.duty().habits();
@@ -181,8 +183,7 @@ public record Forecast(
     double high = ceiling;
     double low = Math.clamp(ceiling - (chain.ceiling() - duty.endSoc()), 0, high);
     double storage = Math.min(habits.storageSoc(), ceiling);
-    double inUse =
-        0.5 * (air.coldestInUse() + air.hottestInUse()) + meanRise(duty, air.hottestInUse());
+    double inUse = 0.5 * (air.coldestInUse() + air.hottestInUse()) + rise;
     double useShare = Math.min(1, habits.cycles() * duty.endTime());
     double hours = Math.max(duty.endTime() / 3600, 1e-3);
     double mean = circuit.meanOpenCircuit(low, high);

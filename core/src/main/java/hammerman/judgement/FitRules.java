@@ -6,8 +6,10 @@ import static hammerman.judgement.Text.percent;
 import hammerman.chain.Layout;
 import hammerman.finding.Station;
 import hammerman.fit.Grouping;
-import hammerman.fit.Network;
+import hammerman.interconnect.Network;
 import hammerman.judgement.Rule.Found;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -40,6 +42,12 @@ final class FitRules {
               "The continuous current of the strongest piece of strip against that for a 20 K"
                   + " rise.",
               FitRules::strip),
+          solved(
+              "fit.peak",
+              "strip peak",
+              "The hardest moment's current in the strongest piece of strip against what it stands"
+                  + " for as long, if it suits for long.",
+              FitRules::peak),
           solved(
               "fit.share",
               "cell share",
@@ -102,17 +110,39 @@ final class FitRules {
   }
 
   private static Optional<Found> strip(Case c, Grouping g, Network n) {
-    double most = n.strongest();
-    double carries = c.pack().strip().ampacity();
-    if (most <= carries) {
-      return Optional.empty();
-    }
-    return Found.warn(
-        "A piece of strip runs hot",
-        "In this layout one piece carries %s for long; %s warms by 20 K at %s. One cell carries %s of an equal share."
-            .formatted(
-                amperes(most), c.pack().strip().text(), amperes(carries), percent(n.worstShare(g))),
-        "Use doubled or copper strip, or exchange cells so that more pairs touch there.");
+    return n.hardestWorked()
+        .filter(s -> s.load() > 1)
+        .flatMap(
+            s ->
+                Found.warn(
+                    "A piece of strip runs hot",
+                    "In this layout one piece carries %s for long; %s warms by 20 K at %s. One cell carries %s of an equal share."
+                        .formatted(
+                            amperes(Math.abs(s.current())),
+                            s.strip().text(),
+                            amperes(s.strip().ampacity()),
+                            percent(n.worstShare(g))),
+                    "See what mends it under Strips: doubled or copper strip there, or another"
+                        + " take-off."));
+  }
+
+  private static Optional<Found> peak(Case c, Grouping g, Network n) {
+    double by = c.chain().demand().peak() / n.current();
+    double seconds = c.chain().demand().peakDuration();
+    return n.hardestWorked()
+        .filter(s -> s.load() <= 1)
+        .filter(s -> Math.abs(s.current()) * by > s.strip().shortTimeAmpacity(seconds))
+        .flatMap(
+            s ->
+                Found.warn(
+                    "A piece of strip runs hot in the hardest moment",
+                    "It carries %s for %s; %s stands %s for as long."
+                        .formatted(
+                            amperes(Math.abs(s.current()) * by),
+                            Figures.of(seconds, Unit.SECOND),
+                            s.strip().text(),
+                            amperes(s.strip().shortTimeAmpacity(seconds))),
+                    "Use doubled or copper strip there."));
   }
 
   private static Optional<Found> share(Case c, Grouping g, Network n) {

@@ -101,8 +101,8 @@ final class JsonMapping {
 
     @Override
     public @Nullable Object findDeserializer(MapperConfig<?> config, Annotated a) {
-      Unit unit = unitOf(a);
-      return unit == null ? super.findDeserializer(config, a) : new UnitReader(unit);
+      In in = a.getAnnotation(In.class);
+      return in == null ? super.findDeserializer(config, a) : new UnitReader(in);
     }
 
     @Override
@@ -129,7 +129,9 @@ final class JsonMapping {
     public @Nullable Boolean hasRequiredMarker(MapperConfig<?> config, AnnotatedMember m) {
       if (m instanceof AnnotatedParameter p && m.getDeclaringClass().isRecord()) {
         RecordComponent c = m.getDeclaringClass().getRecordComponents()[p.getIndex()];
-        return !c.getAnnotatedType().isAnnotationPresent(Nullable.class);
+        In in = c.getAnnotation(In.class);
+        return !c.getAnnotatedType().isAnnotationPresent(Nullable.class)
+            && (in == null || !in.orZero());
       }
       return super.hasRequiredMarker(config, m);
     }
@@ -151,10 +153,17 @@ final class JsonMapping {
 
   private static final class UnitReader extends StdDeserializer<Double> {
     private final Unit unit;
+    private final boolean orZero;
 
-    UnitReader(Unit unit) {
+    UnitReader(In in) {
       super(Double.class);
-      this.unit = unit;
+      unit = in.value();
+      orZero = in.orZero();
+    }
+
+    @Override
+    public @Nullable Double getAbsentValue(DeserializationContext context) {
+      return orZero ? unit.toCore(0) : null;
     }
 
     @Override

@@ -13,6 +13,7 @@ import tools.jackson.core.JsonToken;
 import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The JSON document of a project.
@@ -23,7 +24,7 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
  */
 record ProjectDocument(String format, int version, Project project) {
   static final String FORMAT = "hammerman-project";
-  static final int VERSION = 1;
+  static final int VERSION = 2;
 
   static byte[] write(Project project) {
     return JsonMapping.MAPPER.writeValueAsBytes(new ProjectDocument(FORMAT, VERSION, project));
@@ -56,6 +57,9 @@ record ProjectDocument(String format, int version, Project project) {
           Reason.INVALID, name + ": “version” must be a whole number from 1 to " + VERSION + ".");
     }
     refuseNulls(tree, "", name);
+    if (version < VERSION) {
+      Migration.fromFirst((ObjectNode) tree);
+    }
     try {
       return JsonMapping.MAPPER.treeToValue(tree, ProjectDocument.class).project();
     } catch (JacksonException e) {

@@ -19,4 +19,7 @@ import java.lang.annotation.Target;
 public @interface In {
   /** Returns the unit in files. */
   Unit value();
+
+  /** Whether a file may leave it out, which then means 0. */
+  boolean orZero() default false;
 }

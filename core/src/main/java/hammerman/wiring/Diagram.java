@@ -1,6 +1,7 @@
 package hammerman.wiring;
 
 import hammerman.design.Design;
+import hammerman.drawing.Drawing;
 import hammerman.drawing.Svg;
 import hammerman.guard.Fuse;
 import hammerman.guard.Guard;
@@ -52,7 +53,7 @@ public record Diagram(List<Box> boxes, List<Line> lines) {
 
   /** Returns the drawing as an SVG document at true scale. */
   public String svg(String title) {
-    Svg out = new Svg(WIDTH, HEIGHT, title).words(8, 10, 5, title);
+    Drawing out = new Drawing(WIDTH, HEIGHT, title).words(8, 10, 5, title);
     for (Line line : lines) {
       double[] xy = new double[2 * line.points().size()];
       for (int k = 0; k < line.points().size(); k++) {
@@ -73,7 +74,7 @@ public record Diagram(List<Box> boxes, List<Line> lines) {
         y += 4;
       }
     }
-    return out.document();
+    return Svg.of(out);
   }
 
   /** One drawing under way. */

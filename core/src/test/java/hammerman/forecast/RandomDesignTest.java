@@ -137,7 +137,8 @@ class RandomDesignTest {
                 one(r, List.of(ConductorMaterial.values())),
                 from(r, 0.05e-3, 1e-3),
                 from(r, 2e-3, 30e-3),
-                1 + r.nextInt(3)),
+                1 + r.nextInt(3),
+                r.nextInt(4) == 0 ? 0.1e-3 : 0),
             one(r, List.of(Cooling.values())));
     return new Design(
         duty(r, pack),

@@ -13,8 +13,9 @@ import hammerman.duty.Duty;
 import hammerman.duty.Task;
 import hammerman.finding.Judgement;
 import hammerman.finding.Severity;
+import hammerman.fit.Arrangement;
 import hammerman.fit.FitPlan;
-import hammerman.fit.Network;
+import hammerman.fit.Grouping;
 import hammerman.fit.Outline;
 import hammerman.forecast.Forecast;
 import hammerman.guard.Bms;
@@ -28,6 +29,7 @@ import hammerman.guard.Switch;
 import hammerman.guard.Wire;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Strip;
+import hammerman.pack.TakeOff;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -454,15 +456,21 @@ class JudgeTest {
     return SOUND.withFit(change.apply(Objects.requireNonNull(Samples.barrow().fit())));
   }
 
+  /** Two cells of groups far apart exchanged by hand. */
+  private static FitPlan torn(FitPlan plan) {
+    Grouping g = Arrangement.of(plan, SOUND.pack()).grouping().orElseThrow();
+    return plan.arranged(g.exchanged(g.members(0)[0], g.members(12)[0]));
+  }
+
   private static Design barred(Design d) {
-    Design bar =
-        d.withFit(Objects.requireNonNull(d.fit()).withTakeOff(Network.TakeOff.WHOLE_GROUP));
+    FitPlan plan = Objects.requireNonNull(d.fit());
+    Design bar = d.withFit(plan.withConductors(plan.conductors().withTakeOff(TakeOff.WHOLE_GROUP)));
     return bar.withPack(
-        bar.pack().withStrip(new Strip(ConductorMaterial.COPPER, 0.3e-3, 10e-3, 2)));
+        bar.pack().withStrip(Strip.plain(ConductorMaterial.COPPER, 0.3e-3, 10e-3, 2)));
   }
 
   private static Design thin(Design d) {
-    return d.withPack(d.pack().withStrip(new Strip(ConductorMaterial.NICKEL, 0.05e-3, 5e-3, 1)));
+    return d.withPack(d.pack().withStrip(Strip.plain(ConductorMaterial.NICKEL, 0.05e-3, 5e-3, 1)));
   }
 
   private static List<Flaw> fitFlaws() {
@@ -473,10 +481,17 @@ class JudgeTest {
             Severity.STOP,
             d ->
                 boxed(
-                    f -> f.withContainer(f.container().withOutline(Outline.rectangle(0.15, 0.15)))),
+                    f ->
+                        f.withBox(
+                            0, f.boxes().getFirst().withOutline(Outline.rectangle(0.15, 0.15)))),
             d -> boxed),
-        new Flaw("fit.moves", Severity.STOP, d -> boxed(f -> f.plusSwap(0, 60)), d -> boxed),
+        new Flaw("fit.moves", Severity.STOP, d -> boxed(JudgeTest::torn), d -> boxed),
         new Flaw("fit.strip", Severity.WARN, d -> boxed, d -> barred(boxed)),
+        new Flaw(
+            "fit.peak",
+            Severity.WARN,
+            d -> hardest(steady(boxed, 300), 200, 30),
+            d -> hardest(steady(barred(boxed), 300), 60, 12)),
         new Flaw(
             "fit.share", Severity.NOTE, d -> steady(boxed, 400), d -> steady(barred(boxed), 400)),
         new Flaw(

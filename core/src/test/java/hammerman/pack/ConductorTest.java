@@ -15,13 +15,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ConductorTest {
   @Test
   void nickelStripCarriesSevenAndAHalfAmperes() {
-    Strip strip = new Strip(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1);
+    Strip strip = Strip.plain(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1);
     assertThat(strip.ampacity()).isCloseTo(7.5, within(0.2));
   }
 
   @Test
   void copperOfTheSameSizeCarriesTwice() {
-    Strip nickel = new Strip(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1);
+    Strip nickel = Strip.plain(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1);
     double ratio = nickel.withMaterial(ConductorMaterial.COPPER).ampacity() / nickel.ampacity();
     assertThat(ratio).isCloseTo(Math.sqrt(6.99 / 1.724), within(1e-9));
   }

@@ -157,9 +157,9 @@ class ProjectFileTest {
 
   @Test
   void aNewerVersionIsRefusedKindly() {
-    UnreadableProject e = refusal(demo().replace("\"version\" : 1", "\"version\" : 9"));
+    UnreadableProject e = refusal(demo().replace("\"version\" : 2", "\"version\" : 9"));
     assertThat(e.reason()).isEqualTo(Reason.NEWER);
-    assertThat(e.getMessage()).contains("format 9", "up to 1");
+    assertThat(e.getMessage()).contains("format 9", "up to 2");
   }
 
   @Test
