@@ -20,7 +20,6 @@ import java.util.List;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.image.PixelFormat;
@@ -32,7 +31,7 @@ import org.jspecify.annotations.Nullable;
 /** Goes through the stations on the worked example and writes a picture of each main view. */
 final class Walk {
   /** Time for background figures to arrive before a picture is taken. */
-  private static final Duration PAUSE = Duration.millis(700);
+  private static final Duration PAUSE = Duration.millis(800);
 
   private final Frame frame;
   private final Session session;
@@ -72,8 +71,9 @@ final class Walk {
     add("4-guard-two", this::two);
     add("4-guard-ready", () -> frame.go(Station.GUARD, "ready"));
     add("5-fit", () -> example(Station.FIT));
-    add("5-fit-strips", () -> press("#overlay-strips"));
-    add("5-fit-heat", () -> press("#overlay-heat"));
+    for (String view : List.of("box", "strips", "heat", "cut")) {
+      add("5-fit-" + view, () -> frame.go(Station.FIT, view));
+    }
     add("5-forecast", () -> example(Station.FORECAST));
     add("6-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
     add("7-night-forecast", this::night);
@@ -113,12 +113,6 @@ final class Walk {
         Station.STACK,
         d -> d.withGuard(d.guard().withCharge(d.guard().charge().withVoltage(53.3))));
     frame.go(Station.STACK, "variants");
-  }
-
-  private void press(String selector) {
-    if (scene.lookup(selector) instanceof ButtonBase button) {
-      button.fire();
-    }
   }
 
   private void two() {

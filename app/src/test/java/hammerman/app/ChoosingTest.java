@@ -22,32 +22,10 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
 
 /** Drives the stations Duty, Cell and Stack offscreen: from what it must do to the right stack. */
-@ExtendWith(ApplicationExtension.class)
-class ChoosingTest {
-  @TempDir static Path home;
-
-  @SuppressWarnings("NullAway.Init") // opened before every test
-  private Desk desk;
-
-  @Start
-  void start(Stage stage) {
-    desk = Desk.open(stage, home);
-  }
-
-  @AfterEach
-  void end() {
-    desk.close();
-  }
-
+class ChoosingTest extends AtTheDesk {
   private Task.ByRound round() {
     return (Task.ByRound) desk.session.project().duty().task();
   }
@@ -400,14 +378,6 @@ class ChoosingTest {
     desk.press("#use-variant-1");
     assertThat(desk.text("#counts")).isEqualTo("13S6P");
     assertThat(desk.session.project().variants()).hasSize(2);
-  }
-
-  private List<String> texts(String selector) {
-    return Desk.fx(
-        () ->
-            desk.find(selector, Parent.class).lookupAll(".label").stream()
-                .map(n -> ((Labeled) n).getText())
-                .toList());
   }
 
   private List<String> complaints() {

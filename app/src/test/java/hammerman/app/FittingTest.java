@@ -1,46 +1,62 @@
 package hammerman.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import hammerman.chain.Layout;
 import hammerman.finding.Station;
-import hammerman.fit.Network;
+import hammerman.fit.Filling;
+import hammerman.fit.Joining;
+import hammerman.fit.Outline;
+import hammerman.fit.Placing;
+import hammerman.fit.Point;
+import hammerman.fit.Style;
+import hammerman.pack.Joint;
+import hammerman.pack.TakeOff;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Objects;
-import javafx.scene.Parent;
-import javafx.scene.control.Labeled;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.geometry.VerticalDirection;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
+import javafx.scene.input.MouseButton;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
 
 /** Drives station Fit offscreen. */
-@ExtendWith(ApplicationExtension.class)
-class FittingTest {
-  @TempDir static Path home;
-
-  @SuppressWarnings("NullAway.Init") // opened before every test
-  private Desk desk;
-
-  @Start
-  void start(Stage stage) {
-    desk = Desk.open(stage, home);
-  }
-
-  @AfterEach
-  void end() {
-    desk.close();
-  }
-
-  private void open() {
+class FittingTest extends AtTheDesk {
+  private void fit(String view) {
     desk.example();
-    desk.go(Station.FIT);
+    desk.view(Station.FIT, view);
     desk.until(() -> desk.text("#answer").startsWith("13S6P fits"));
+  }
+
+  private Layout layout() {
+    return Desk.fx(() -> desk.session.forecastProperty().get().layout().orElseThrow());
+  }
+
+  /** Where a place of the floor is on the screen, for a sheet fitted into its picture. */
+  private Point2D onScreen(Point p) {
+    return Desk.fx(
+        () -> {
+          Node sheet = desk.stage.getScene().lookup("#fit-sheet");
+          Bounds b = sheet.getLayoutBounds();
+          Outline o = plan().boxes().getFirst().outline();
+          double wide = o.corners().stream().mapToDouble(Point::x).max().orElseThrow();
+          double high = o.corners().stream().mapToDouble(Point::y).max().orElseThrow();
+          double scale = Math.min((b.getWidth() - 52) / wide, (b.getHeight() - 52 - 34) / high);
+          double y0 = (b.getHeight() - 34 + high * scale) / 2;
+          return sheet.localToScreen(26 + p.x() * scale, y0 - p.y() * scale);
+        });
+  }
+
+  private Point place(int k) {
+    return layout().arrangement().placing().places().get(k);
   }
 
   @Test
@@ -49,91 +65,332 @@ class FittingTest {
     assertThat(desk.text("#answer")).startsWith("Not begun");
     desk.press("#begin-fit");
     desk.until(() -> desk.text("#answer").startsWith("10S4P fits"));
+    desk.view(Station.FIT, "box");
     desk.type("#corners", "0 0; 260 0; 0 220");
     desk.until(() -> desk.text("#answer").contains("10S4P fits"));
     desk.type("#corners", "0 0; 90 0; 0 80");
-    desk.until(() -> desk.text("#fit-said").startsWith("Not possible: 40 cells are needed"));
+    desk.until(() -> desk.text("#answer").contains("does not go in"));
+    assertThat(desk.judgements()).contains("fit.room");
+    desk.until(() -> desk.text("#fit-room").contains("All of them take"));
     desk.press("#undo");
     desk.until(() -> desk.text("#answer").startsWith("10S4P fits"));
     desk.type("#corners", "0 0; 260");
     assertThat(desk.text("#corners")).isEqualTo("0 0; 260");
+    assertThat(desk.text("#box-said")).contains("each corner is x and y in mm");
   }
 
   @Test
-  void betterStripAndABarLoseLess() {
-    open();
-    double before = loss();
-    Desk.fx(
-        () -> {
-          desk.session.editDesign(
-              "Strip",
-              Station.STACK,
-              d -> d.withPack(d.pack().withStrip(d.pack().strip().withLayers(3))));
-          return null;
-        });
+  void shapesKeepOutsAndBoxesAreEdited() {
+    fit("box");
+    for (String shape : List.of("rectangle", "triangle", "corner", "trapezoid")) {
+      desk.press("#shape-" + shape);
+    }
+    desk.press("#add-keep-out");
+    assertThat(plan().boxes().getFirst().keepOuts()).hasSize(2);
+    assertThat(desk.text("#fit-shape")).isEqualTo("keep-out 2");
+    desk.type("#corners", "10 10; 60 10; 60 40; 10 40");
+    assertThat(plan().boxes().getFirst().keepOuts().get(1).area()).isCloseTo(1.5e-3, within(1e-9));
+    desk.press("#shape-after");
+    assertThat(desk.text("#fit-shape")).isEqualTo("outline");
+    desk.press("#remove-keep-out");
+    assertThat(desk.text("#box-said")).contains("The outline stays");
+    desk.press("#shape-before");
+    desk.press("#remove-keep-out");
+    assertThat(plan().boxes().getFirst().keepOuts()).hasSize(1);
+    desk.press("#add-box");
+    assertThat(plan().boxes()).hasSize(2);
+    desk.press("#next-sheet");
+    assertThat(desk.text("#fit-shape")).isEqualTo("Box 2: outline");
+    desk.press("#remove-box");
+    assertThat(plan().boxes()).hasSize(1);
+    desk.press("#remove-box");
+    assertThat(desk.text("#box-said")).contains("The only box stays");
+  }
+
+  @Test
+  void theOutlineIsDrawnWithTheMouseAndTheKeys() {
+    fit("box");
+    Point corner = plan().boxes().getFirst().outline().corners().get(1);
+    Point2D from = onScreen(corner);
+    Point2D to = onScreen(new Point(0.2612, 0.0007));
+    desk.robot.moveTo(from).press(MouseButton.PRIMARY).moveTo(to).release(MouseButton.PRIMARY);
     desk.settle();
-    desk.until(() -> loss() < before / 2);
-    desk.choose("#leads-from", Network.TakeOff.WHOLE_GROUP);
-    double three = before / 2;
-    desk.until(() -> loss() < three);
-  }
-
-  private double loss() {
-    List<String> facts = texts("#fit-facts");
-    String watts = facts.get(facts.indexOf("Strips lose") + 1);
-    return Double.parseDouble(watts.replace(" W", ""));
+    Point moved = plan().boxes().getFirst().outline().corners().get(1);
+    assertThat(moved.x()).as("snapped to 5 mm").isCloseTo(0.26, within(1e-9));
+    assertThat(moved.y()).isCloseTo(0, within(1e-9));
+    desk.keys(KeyCode.RIGHT);
+    assertThat(plan().boxes().getFirst().outline().corners().get(1).x())
+        .isCloseTo(0.265, within(1e-9));
+    desk.keys(KeyCode.SHIFT, KeyCode.UP);
+    assertThat(plan().boxes().getFirst().outline().corners().get(1).y())
+        .isCloseTo(0.001, within(1e-9));
+    desk.keys(KeyCode.PAGE_DOWN);
+    desk.keys(KeyCode.DELETE);
+    assertThat(plan().boxes().getFirst().outline().corners()).hasSize(4);
+    Outline before = plan().boxes().getFirst().outline();
+    Point2D side = onScreen(new Point(0.1, 0.178));
+    desk.robot.moveTo(side).clickOn(MouseButton.PRIMARY).clickOn(MouseButton.PRIMARY);
+    desk.settle();
+    assertThat(plan().boxes().getFirst().outline().corners().size())
+        .isGreaterThanOrEqualTo(before.corners().size());
   }
 
   @Test
-  void cellsAreExchangedByHandAndTheHarmIsSaid() {
-    open();
+  void anOutlineComesFromAFile() throws Exception {
+    fit("box");
+    Path file = home.resolve("box.svg");
+    Files.writeString(
+        file,
+        "<svg width='300mm' viewBox='0 0 300 190'><rect width='300' height='190'/>"
+            + "<rect x='10' y='10' width='40' height='20'/></svg>");
+    desk.files.lay(file);
+    desk.press("#import-outline");
+    desk.until(() -> desk.text("#answer").startsWith("13S6P fits"));
+    assertThat(plan().boxes().getFirst().outline().area()).isCloseTo(0.057, within(1e-9));
+    assertThat(plan().boxes().getFirst().keepOuts()).hasSize(1);
+    Files.writeString(file, "nothing of use");
+    desk.press("#import-outline");
+    assertThat(desk.text("#box-said")).contains("no closed shape");
+    assertThat(plan().boxes().getFirst().outline().area()).isCloseTo(0.057, within(1e-9));
+    desk.files.lay(home.resolve("gone.svg"));
+    desk.press("#import-outline");
+    assertThat(desk.text("#box-said")).contains("cannot be read");
+  }
+
+  @Test
+  void anotherWayToFormGroupsIsTakenAndUndone() {
+    fit("groups");
+    desk.until(() -> texts("#fit-ways").contains("Compact groups"));
+    assertThat(texts("#fit-ways")).contains("Short links", "Straight strips");
+    desk.press("#fit-ways-1");
+    assertThat(plan().style()).isEqualTo(Style.COMPACT);
+    desk.until(() -> desk.text("#answer").startsWith("13S6P fits"));
+    desk.press("#undo");
+    assertThat(plan().style()).isEqualTo(Style.SHORT_LINKS);
+    desk.choose("#joined-by", Joining.WIRED);
+    desk.until(() -> desk.text("#answer").contains("are joined"));
+    assertThat(layout().continuous().orElseThrow().links()).hasSize(12);
+  }
+
+  @Test
+  void cellsAreExchangedByKeysAndTheHarmIsSaid() {
+    fit("groups");
+    focusSheet();
+    for (int k = 0; k < 9 && !desk.text("#fit-cell").startsWith("Group"); k++) {
+      desk.keys(KeyCode.RIGHT);
+    }
+    assertThat(desk.text("#fit-cell")).startsWith("Group").contains("an equal share is");
+    desk.until(() -> desk.text("#fit-cell").contains("in the duty"));
+    for (int k = 0; k < 8; k++) {
+      desk.keys(KeyCode.SHIFT, KeyCode.UP);
+    }
+    desk.keys(KeyCode.ENTER);
+    assertThat(plan().byHand()).isNotNull();
+    desk.until(() -> desk.text("#fit-said").contains("in pieces"));
+    assertThat(desk.judgements()).contains("fit.moves");
+    desk.press("#unswap-cells");
+    desk.until(() -> desk.text("#fit-said").isEmpty());
+    assertThat(plan().byHand()).isNull();
+  }
+
+  private void focusSheet() {
     Desk.fx(
         () -> {
           desk.stage.getScene().lookup("#fit-sheet").requestFocus();
           return null;
         });
     desk.robot.sleep(200);
-    for (int k = 0; k < 9 && !desk.text("#fit-cell").startsWith("Group"); k++) {
-      desk.keys(KeyCode.RIGHT);
-    }
-    assertThat(desk.text("#fit-cell")).startsWith("Group").contains("an equal share is");
-    desk.until(() -> desk.text("#fit-cell").contains("after the duty"));
-    desk.keys(KeyCode.SHIFT, KeyCode.RIGHT);
-    desk.press("#swap-cells");
-    assertThat(Objects.requireNonNull(desk.session.project().variant().fit()).swaps()).hasSize(1);
-    Desk.fx(
-        () -> {
-          desk.session.editDesign(
-              "far", Station.FIT, d -> d.withFit(Objects.requireNonNull(d.fit()).plusSwap(0, 60)));
-          return null;
-        });
-    desk.until(() -> desk.text("#fit-said").contains("in pieces"));
-    desk.press("#unswap-cells");
-    desk.until(() -> desk.text("#fit-said").isEmpty());
   }
 
   @Test
-  void aFaceIsWrittenAtTrueScale() throws Exception {
-    open();
-    for (String o : List.of("share", "strips", "heat", "groups")) {
-      desk.press("#overlay-" + o);
+  void aCellIsDraggedOntoAnother() {
+    fit("groups");
+    int[] before = layout().arrangement().attempted().orElseThrow().group().clone();
+    int a = 0;
+    int b = 0;
+    Placing placing = layout().arrangement().placing();
+    for (int k = 0; k < before.length; k++) {
+      for (int m : placing.neighbours().get(k)) {
+        if (before[k] >= 0 && before[m] >= 0 && before[k] != before[m]) {
+          a = k;
+          b = m;
+        }
+      }
     }
-    desk.press("#lower-face");
-    Path file = home.resolve("face.svg");
-    desk.files.lay(file);
-    desk.press("#export-face");
-    String svg = Files.readString(file);
-    // The box is 285 by 178 mm, with margins of 12 mm and a foot of 16 mm.
-    assertThat(svg).contains("width=\"309mm\"", "height=\"218mm\"", "lower face");
-    assertThat(svg).contains("12,210 112,210");
-    assertThat(svg.split("<circle", -1)).hasSize(79);
+    desk.robot
+        .moveTo(onScreen(place(a)))
+        .press(MouseButton.PRIMARY)
+        .moveTo(onScreen(place(b)))
+        .release(MouseButton.PRIMARY);
+    desk.settle();
+    int[] after = layout().arrangement().attempted().orElseThrow().group();
+    assertThat(after[a]).isEqualTo(before[b]);
+    assertThat(after[b]).isEqualTo(before[a]);
+    desk.press("#undo");
+    assertThat(layout().arrangement().attempted().orElseThrow().group()).isEqualTo(before);
   }
 
-  private List<String> texts(String selector) {
-    return Desk.fx(
-        () ->
-            desk.find(selector, Parent.class).lookupAll(".label").stream()
-                .map(n -> ((Labeled) n).getText())
-                .toList());
+  @Test
+  void aLockedGroupStaysWhenTheRestIsArrangedAnew() {
+    fit("groups");
+    int cell = layout().arrangement().grouping().orElseThrow().members(2)[0];
+    desk.robot.clickOn(onScreen(place(cell)));
+    assertThat(desk.text("#lock-group")).isEqualTo("Lock group 3");
+    desk.press("#lock-group");
+    assertThat(plan().locked()).containsExactly(2);
+    int[] members = layout().arrangement().grouping().orElseThrow().members(2);
+    desk.press("#arrange-anew");
+    desk.until(() -> !desk.session.busyProperty().get());
+    desk.settle();
+    assertThat(layout().arrangement().attempted().orElseThrow().members(2)).isEqualTo(members);
+    assertThat(desk.text("#lock-group")).isEqualTo("Unlock group 3");
+    desk.press("#lock-group");
+    assertThat(plan().locked()).isEmpty();
+  }
+
+  @Test
+  void betterStripAndABarLoseLess() {
+    fit("strips");
+    desk.until(() -> loss() > 0);
+    double before = loss();
+    desk.type("#strip-everywhere", "3 x 0.15 x 8");
+    desk.until(() -> loss() < before / 1.5);
+    double three = loss();
+    desk.choose("#leads-from", TakeOff.WHOLE_GROUP);
+    desk.until(() -> loss() < three);
+    double bar = loss();
+    desk.choose("#terminals", Joint.SCREWED);
+    desk.until(() -> loss() < bar);
+    desk.type("#strip-everywhere", "gold leaf");
+    assertThat(desk.text("#strip-everywhere")).isEqualTo("gold leaf");
+    assertThat(desk.session.project().variant().pack().strip().layers()).isEqualTo(3);
+  }
+
+  @Test
+  void onePlateHasAStripOfItsOwnAndThenItsWholeFace() {
+    fit("strips");
+    desk.until(() -> desk.text("#fit-plate").contains("of what it carries"));
+    assertThat(desk.text("#fit-plate")).contains("lower face");
+    desk.type("#strip-of-plate", "0.3x10 copper");
+    assertThat(plan().conductors().special()).hasSize(1);
+    desk.press("#plate-to-face");
+    assertThat(plan().conductors().special()).hasSize(7);
+    assertThat(plan().conductors().special()).allMatch(s -> s.plate() % 2 == 0);
+    desk.press("#undo");
+    desk.press("#plate-as-usual");
+    assertThat(plan().conductors().special()).isEmpty();
+    desk.type("#strip-of-links", "2x12 copper");
+    assertThat(plan().conductors().link().width()).isCloseTo(12e-3, within(1e-12));
+  }
+
+  @Test
+  void whatMendsTheWorstPlaceIsTaken() {
+    fit("strips");
+    assertThat(desk.judgements()).contains("fit.strip");
+    desk.until(() -> texts("#fit-mends").size() > 8);
+    desk.press("#fit-mends-0");
+    desk.until(() -> !desk.judgements().contains("fit.strip"));
+    desk.press("#undo");
+    desk.until(() -> desk.judgements().contains("fit.strip"));
+  }
+
+  private double loss() {
+    String watts = fact("#fit-facts", "Strips lose");
+    return Double.parseDouble(watts.replace(" W", ""));
+  }
+
+  @Test
+  void temperaturesGoThroughTheDutyWithTheSlider() {
+    fit("heat");
+    desk.until(() -> texts("#heat-facts").size() > 6);
+    String end = desk.text("#heat-moment");
+    assertThat(fact("#heat-facts", "Full effort until the limit")).isNotBlank();
+    Desk.fx(
+        () -> {
+          Slider slider = desk.find("#heat-time", Slider.class);
+          slider.requestFocus();
+          slider.setValue(0);
+          return null;
+        });
+    desk.until(() -> desk.text("#heat-moment").startsWith("After 0"));
+    assertThat(desk.text("#heat-moment")).isNotEqualTo(end).contains("38.0 °C to 38.0 °C");
+  }
+
+  @Test
+  void whatWouldCoolItIsShownAndTaken() {
+    fit("heat");
+    desk.until(() -> texts("#fit-changes").contains("Foam"));
+    assertThat(texts("#fit-changes")).contains("A fan", "Aluminium plate", "Potting");
+    int row = List.of("Plastic holders", "Foam", "Potting").indexOf("Potting");
+    desk.press("#fit-changes-" + row);
+    assertThat(plan().filling()).isEqualTo(Filling.POTTING);
+    desk.choose("#between", Filling.PLATE);
+    assertThat(plan().filling()).isEqualTo(Filling.PLATE);
+  }
+
+  @Test
+  void templatesAndListsAreWritten() throws Exception {
+    fit("cut");
+    assertThat(fact("#fit-sizes", "Mass of cells, strips")).startsWith("5.46 kg");
+    assertThat(texts("#cut-list")).contains("0.15 × 8 mm nickel");
+    assertThat(desk.text("#fit-leads")).startsWith("14 leads");
+    desk.press("#lower-face");
+    Path svg = home.resolve("face.svg");
+    desk.files.lay(svg);
+    desk.press("#save-svg-strips");
+    // The box is 285 by 178 mm, with margins of 12 mm and a foot of 16 mm.
+    assertThat(Files.readString(svg))
+        .contains("width=\"309mm\"", "height=\"218mm\"", "lower face", "12,210 112,210");
+    desk.press("#save-svg-drill");
+    desk.press("#save-svg-insulation");
+    Path pdf = home.resolve("templates.pdf");
+    desk.files.lay(pdf);
+    desk.press("#save-pdf-a4");
+    try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+      assertThat(document.getNumberOfPages()).isEqualTo(10);
+    }
+    Path csv = home.resolve("lists.csv");
+    desk.files.lay(csv);
+    desk.press("#save-lists");
+    List<String> lines = Files.readAllLines(csv);
+    assertThat(lines).filteredOn(l -> l.startsWith("cell,")).hasSize(78);
+    assertThat(lines).filteredOn(l -> l.startsWith("balance lead,")).hasSize(14);
+    desk.files.lay(home.resolve("no").resolve("such.csv"));
+    desk.press("#save-lists");
+    assertThat(desk.text("#cut-said")).startsWith("Not saved");
+  }
+
+  @Test
+  void theSheetIsEnlargedMovedAndFittedInAgain() {
+    fit("groups");
+    focusSheet();
+    int cell = layout().arrangement().grouping().orElseThrow().members(0)[0];
+    desk.keys(KeyCode.EQUALS);
+    desk.keys(KeyCode.EQUALS);
+    desk.keys(KeyCode.MINUS);
+    desk.robot.scroll(2, VerticalDirection.UP);
+    desk.keys(KeyCode.DIGIT0);
+    desk.robot.clickOn(onScreen(place(cell)));
+    assertThat(desk.text("#fit-cell")).startsWith("Group 1:");
+    for (String o : List.of("share", "strips", "heat", "groups")) {
+      Desk.fx(
+          () -> {
+            desk.find("#overlay-" + o, ButtonBase.class).fire();
+            return null;
+          });
+      desk.settle();
+    }
+  }
+
+  @Test
+  void aDeepBoxIsSeenLayerByLayer() {
+    fit("box");
+    desk.type("#corners", "0 0; 190 0; 190 150; 0 150");
+    desk.type("#depth", "150");
+    desk.until(() -> desk.text("#answer").contains("are joined"));
+    assertThat(desk.text("#next-sheet")).isEqualTo("layer 1 of 2 ›");
+    desk.press("#next-sheet");
+    assertThat(desk.text("#next-sheet")).isEqualTo("layer 2 of 2 ›");
+    assertThat(layout().continuous().orElseThrow().links()).hasSize(1);
   }
 }

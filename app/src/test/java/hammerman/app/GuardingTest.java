@@ -9,38 +9,13 @@ import hammerman.finding.Station;
 import hammerman.guard.Guard;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Objects;
-import javafx.scene.Parent;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
 
 /** Drives station Guard offscreen. */
-@ExtendWith(ApplicationExtension.class)
-class GuardingTest {
-  @TempDir static Path home;
-
-  @SuppressWarnings("NullAway.Init") // opened before every test
-  private Desk desk;
-
-  @Start
-  void start(Stage stage) {
-    desk = Desk.open(stage, home);
-  }
-
-  @AfterEach
-  void end() {
-    desk.close();
-  }
-
+class GuardingTest extends AtTheDesk {
   private Guard guard() {
     return desk.session.project().variant().guard();
   }
@@ -195,13 +170,5 @@ class GuardingTest {
     assertThat(desk.judgements()).contains("duty.shortWhenWorn");
     desk.keys(KeyCode.CONTROL, KeyCode.Z);
     desk.until(() -> desk.isShown("#acknowledge-duty-shortWhenWorn"));
-  }
-
-  private List<String> texts(String selector) {
-    return Desk.fx(
-        () ->
-            desk.find(selector, Parent.class).lookupAll(".label").stream()
-                .map(n -> ((Labeled) n).getText())
-                .toList());
   }
 }

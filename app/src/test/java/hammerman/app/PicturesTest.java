@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.scene.Node;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -22,32 +23,24 @@ import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
 
 /** What the pictures draw, at any size, in both themes, for every cell. */
-@ExtendWith(ApplicationExtension.class)
-class PicturesTest {
-  @TempDir static Path home;
-
-  @SuppressWarnings("NullAway.Init") // opened before every test
-  private Desk desk;
-
+class PicturesTest extends AtTheDesk {
   private final List<Throwable> uncaught = new CopyOnWriteArrayList<>();
 
-  @Start
+  @Override
   void start(Stage stage) {
     Thread.currentThread().setUncaughtExceptionHandler((t, e) -> uncaught.add(e));
-    desk = Desk.open(stage, home);
+    super.start(stage);
   }
 
+  @Override
   @AfterEach
-  void end() {
-    desk.close();
+  void end() throws TimeoutException {
+    super.end();
     assertThat(uncaught).isEmpty();
   }
 

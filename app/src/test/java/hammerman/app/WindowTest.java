@@ -27,33 +27,13 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
 
 /** Drives the real window offscreen. */
-@ExtendWith(ApplicationExtension.class)
-class WindowTest {
-  @TempDir static Path home;
-
-  @SuppressWarnings("NullAway.Init") // opened before every test
-  private Desk desk;
-
-  @Start
-  void start(Stage stage) {
-    desk = Desk.open(stage, home);
-  }
-
-  @AfterEach
-  void end() {
-    desk.close();
-  }
-
+class WindowTest extends AtTheDesk {
   @Test
   void changingTheCountsIsSeenEverywhere() {
     desk.example();

@@ -1,22 +1,13 @@
 package hammerman.bench;
 
-import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
-import hammerman.app.session.Settings;
-import hammerman.app.session.Shelf;
 import hammerman.app.shell.Frame;
-import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Arrays;
-import java.util.concurrent.CountDownLatch;
 import javafx.animation.PauseTransition;
-import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.layout.Region;
-import javafx.stage.Stage;
 import javafx.util.Duration;
 
 /**
@@ -31,24 +22,7 @@ final class EditBench {
   private EditBench() {}
 
   static void run() throws InterruptedException, IOException {
-    Path home = Files.createTempDirectory("hammerman-bench");
-    CountDownLatch done = new CountDownLatch(1);
-    Platform.startup(() -> open(home, done));
-    done.await();
-    Platform.exit();
-  }
-
-  private static void open(Path home, CountDownLatch done) {
-    Theme.loadFonts();
-    Recovery recovery = new Recovery(home.resolve("recovery"));
-    Session session = new Session(recovery, new Shelf(home.resolve("cells.json")));
-    Frame frame = new Frame(session, new Settings(home), recovery);
-    frame.setTheme(Theme.DAY);
-    Stage stage = new Stage();
-    stage.setScene(new Scene(frame.root(), 1280, 800));
-    stage.show();
-    session.loadExample();
-    new Series(session, frame, stage.getScene(), done).begin();
+    Window.measure((w, done) -> new Series(w.session(), w.frame(), w.scene(), done).begin());
   }
 
   /** Edits station by station, one after the other. */
@@ -56,14 +30,14 @@ final class EditBench {
     private final Session session;
     private final Scene scene;
     private final Frame frame;
-    private final CountDownLatch done;
+    private final Runnable done;
     private final double[] millis = new double[EDITS];
     private int station;
     private int edit;
     private long started;
     private boolean running;
 
-    Series(Session session, Frame frame, Scene scene, CountDownLatch done) {
+    Series(Session session, Frame frame, Scene scene, Runnable done) {
       this.session = session;
       this.frame = frame;
       this.scene = scene;
@@ -113,7 +87,7 @@ final class EditBench {
         pause.setOnFinished(e -> next());
         pause.play();
       } else {
-        done.countDown();
+        done.run();
       }
     }
 

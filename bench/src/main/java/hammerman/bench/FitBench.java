@@ -1,16 +1,21 @@
 package hammerman.bench;
 
 import hammerman.cell.CellCircuit;
-import hammerman.cell.CellType;
+import hammerman.chain.Chain;
+import hammerman.chain.Layout;
+import hammerman.design.Design;
+import hammerman.fit.Arrangement;
 import hammerman.fit.Container;
 import hammerman.fit.Filling;
+import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
-import hammerman.fit.HeatMap;
-import hammerman.fit.Network;
 import hammerman.fit.Outline;
 import hammerman.fit.Packing;
 import hammerman.fit.Placing;
 import hammerman.fit.Point;
+import hammerman.heat.HeatMap;
+import hammerman.heat.WarmLayout;
+import hammerman.interconnect.Network;
 import hammerman.pack.Pack;
 import hammerman.project.Shipped;
 import java.util.Arrays;
@@ -34,16 +39,13 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 3, time = 1)
 @Fork(1)
 public class FitBench {
-  private static final Point EXIT = new Point(0, 0);
   private static final double WARM = 298.15;
 
-  private final Pack pack = Shipped.terraceBarrow().design().pack();
-  private final CellType cell = pack.cell();
-  private final Placing twoHundred = placed(0.52, 0.46);
-  private final Grouping ofTwoHundred = grouped(twoHundred, 20, 10);
-  private final Placing fourHundred = placed(0.72, 0.64);
-  private final Grouping ofFourHundred = grouped(fourHundred, 20, 20);
-  private final Network currents = network(twoHundred, ofTwoHundred);
+  private final Case twoHundred = new Case(0.52, 0.46, 20, 10);
+  private final Case fourHundred = new Case(0.72, 0.64, 20, 20);
+  private final Case thousand = new Case(1.12, 1.0, 20, 50);
+  private final Layout.Solved ofFourHundred = fourHundred.solved();
+  private final WarmLayout warm = warm(twoHundred.solved());
   private final double[] hour = new double[3600];
 
   /** An hour at 50 A. */
@@ -51,54 +53,76 @@ public class FitBench {
     Arrays.fill(hour, 50);
   }
 
-  private Placing placed(double width, double height) {
-    Container box =
-        new Container(Outline.rightTriangle(width, height), 0.08, List.of(), EXIT, 1e-3);
-    return Placing.of(box, cell.format(), new Packing(Packing.Pattern.HEXAGONAL, 5e-4));
+  /** A triangle and the pack that goes into it. */
+  private record Case(FitPlan plan, Pack pack) {
+    Case(double width, double height, int series, int parallel) {
+      this(
+          FitPlan.of(
+              new Container(
+                  Outline.rightTriangle(width, height), 0.08, List.of(), new Point(0, 0), 1e-3),
+              new Packing(Packing.Pattern.HEXAGONAL, 5e-4)),
+          Shipped.terraceBarrow().design().pack().withCounts(series, parallel));
+    }
+
+    /** Places and groups worked out, not remembered. */
+    Grouping.Result arranged() {
+      Placing placing = Placing.of(plan.boxes(), pack.cell().format(), plan.packing());
+      if (placing.places().size() < pack.cells()) {
+        throw new IllegalStateException("only " + placing.places().size() + " places");
+      }
+      return Arrangement.anew(plan, pack);
+    }
+
+    Layout.Solved solved() {
+      Design design = Shipped.terraceBarrow().design().withPack(pack).withFit(plan);
+      return Layout.of(Chain.of(design), plan).solved().orElseThrow();
+    }
   }
 
-  private static Grouping grouped(Placing placing, int series, int parallel) {
-    return switch (Grouping.of(placing, series, parallel, EXIT)) {
-      case Grouping.Result.Found f -> f.grouping();
-      case Grouping.Result.NotPossible n -> throw new IllegalStateException(n.why());
-    };
-  }
-
-  private Network network(Placing placing, Grouping grouping) {
-    double r = new CellCircuit(cell).r10(0.5, WARM);
-    return Network.of(placing, grouping, pack.strip(), r, 50, WARM, EXIT, Network.TakeOff.ONE_CELL);
+  private static WarmLayout warm(Layout.Solved s) {
+    Design design = Shipped.terraceBarrow().design();
+    return new WarmLayout(
+        s.layout().arrangement().placing(),
+        Packing.Pattern.HEXAGONAL,
+        s.grouping(),
+        s.network(),
+        design.pack().cell(),
+        new CellCircuit(design.pack().cell()).settled(0.5, WARM),
+        WARM,
+        Filling.AIR,
+        design.pack().cooling(),
+        WarmLayout.Contact.USUAL);
   }
 
   /** 200 cells placed and parted into groups. */
   @Benchmark
-  public Grouping placeTwoHundred() {
-    return grouped(placed(0.52, 0.46), 20, 10);
+  public Grouping.Result placeTwoHundred() {
+    return twoHundred.arranged();
   }
 
   /** 1000 cells placed and parted into groups. */
   @Benchmark
-  public Grouping placeThousand() {
-    return grouped(placed(1.12, 1.0), 20, 50);
+  public Grouping.Result placeThousand() {
+    return thousand.arranged();
   }
 
   /** The network of 400 cells. */
   @Benchmark
   public Network networkOfFourHundred() {
-    return network(fourHundred, ofFourHundred);
+    return Network.of(
+        fourHundred.plan().boxes(),
+        ofFourHundred.layout().arrangement(),
+        ofFourHundred.grouping(),
+        fourHundred.plan().conductors(),
+        fourHundred.pack().strip(),
+        0.016,
+        50,
+        WARM);
   }
 
-  /** The heat of 200 cells through an hour in steps of 1 s. */
+  /** Currents and heat of 200 cells through an hour in steps of 1 s. */
   @Benchmark
   public HeatMap hourOfTwoHundred() {
-    return HeatMap.of(
-        twoHundred,
-        ofTwoHundred,
-        currents,
-        cell,
-        new CellCircuit(cell).settled(0.5, WARM),
-        hour,
-        WARM,
-        Filling.AIR,
-        pack.cooling());
+    return warm.through(hour);
   }
 }

@@ -4,8 +4,8 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
- * Runs the measurements: {@code start}, {@code edit}, {@code log}, {@code models}, {@code fit}; all
- * without a name.
+ * Runs the measurements: {@code start}, {@code edit}, {@code sheet}, {@code log}, {@code models},
+ * {@code fit}; all without a name.
  */
 public final class Main {
   private Main() {}
@@ -17,6 +17,9 @@ public final class Main {
     }
     if (which.equals("edit") || which.equals("all")) {
       EditBench.run();
+    }
+    if (which.equals("sheet") || which.equals("all")) {
+      SheetBench.run();
     }
     if (which.equals("log") || which.equals("all")) {
       new Runner(new OptionsBuilder().include(LogBench.class.getName()).build()).run();

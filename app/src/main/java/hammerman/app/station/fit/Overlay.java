@@ -3,9 +3,9 @@ package hammerman.app.station.fit;
 /** What the sheet shows over the groups. */
 enum Overlay {
   GROUPS("Groups"),
-  SHARE("Current share"),
-  STRIPS("Strip current"),
-  HEAT("Temperature");
+  SHARE("Share"),
+  STRIPS("Strips"),
+  HEAT("Heat");
 
   private final String label;
 

@@ -1,0 +1,17 @@
+package hammerman.app.control;
+
+import javafx.scene.control.Button;
+
+/** A small button that does not ask for attention. */
+public final class PlainButton extends Button {
+  /**
+   * @param words on it
+   * @param id in the scene
+   */
+  public PlainButton(String words, String id, Runnable action) {
+    super(words);
+    setId(id);
+    getStyleClass().addAll("plain", "small");
+    setOnAction(e -> action.run());
+  }
+}

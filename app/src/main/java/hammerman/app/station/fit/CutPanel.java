@@ -1,0 +1,193 @@
+package hammerman.app.station.fit;
+
+import hammerman.app.control.ActTable;
+import hammerman.app.control.Facts;
+import hammerman.app.control.FileAsk;
+import hammerman.app.control.PlainButton;
+import hammerman.app.station.Page;
+import hammerman.drawing.Drawing;
+import hammerman.drawing.Paper;
+import hammerman.drawing.Pdf;
+import hammerman.drawing.Svg;
+import hammerman.pack.Pack;
+import hammerman.template.BalanceLead;
+import hammerman.template.BuildLists;
+import hammerman.template.CutList;
+import hammerman.template.Size;
+import hammerman.template.Template;
+import hammerman.template.Work;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** What the layout is built by: sizes, strip to cut, balance leads, templates at true scale. */
+final class CutPanel extends VBox {
+  private static final FileAsk.Kind SVG = new FileAsk.Kind("SVG drawings", List.of("*.svg"));
+  private static final FileAsk.Kind PDF = new FileAsk.Kind("PDF documents", List.of("*.pdf"));
+  private static final FileAsk.Kind CSV = new FileAsk.Kind("Tables", List.of("*.csv"));
+
+  private final FitState state;
+  private final FileAsk files;
+  private final Facts sizes = new Facts("fact-name", "fact-value");
+  private final ActTable strips = new ActTable("cut-list");
+  private final Label leads = new Label();
+  private final Label said = new Label();
+
+  CutPanel(FitState state, FileAsk files) {
+    super(8);
+    this.state = state;
+    this.files = files;
+    sizes.setId("fit-sizes");
+    leads.setId("fit-leads");
+    leads.getStyleClass().add("fact-name");
+    leads.setWrapText(true);
+    leads.setMinHeight(USE_PREF_SIZE);
+    said.setId("cut-said");
+    said.getStyleClass().add("answer");
+    said.setWrapText(true);
+    said.setMinHeight(USE_PREF_SIZE);
+    FlowPane templates = new FlowPane(6, 6);
+    for (Paper p : Paper.values()) {
+      templates
+          .getChildren()
+          .add(
+              new PlainButton(
+                  "All as PDF, " + p.label(),
+                  "save-pdf-" + p.name().toLowerCase(Locale.ROOT),
+                  () -> save(PDF, " templates.pdf", w -> Pdf.of(all(w), p))));
+    }
+    for (Template.Kind kind : Template.Kind.values()) {
+      templates
+          .getChildren()
+          .add(
+              new PlainButton(
+                  kind.label() + " as SVG",
+                  "save-svg-" + kind.name().toLowerCase(Locale.ROOT),
+                  () ->
+                      save(
+                          SVG,
+                          " " + kind.label().toLowerCase(Locale.ROOT) + ".svg",
+                          w -> Svg.of(face(w, kind)).getBytes(StandardCharsets.UTF_8))));
+    }
+    templates
+        .getChildren()
+        .add(
+            new PlainButton(
+                "Lists as CSV",
+                "save-lists",
+                () ->
+                    save(
+                        CSV,
+                        " lists.csv",
+                        w -> BuildLists.csv(w).getBytes(StandardCharsets.UTF_8))));
+    getChildren()
+        .addAll(
+            sizes,
+            Page.heading("Strip to cut, from lengths of 1 m"),
+            strips,
+            Page.heading("Balance leads"),
+            leads,
+            Page.heading("Templates at 1:1"),
+            templates,
+            said);
+    state.follow(this::follow);
+  }
+
+  private Optional<Work> work() {
+    return state
+        .solved()
+        .map(
+            s -> {
+              Pack pack = state.forecast().orElseThrow().design().pack();
+              return Work.of(state.session().project().name(), pack, s);
+            });
+  }
+
+  /** The face and the layer that are shown. */
+  private Drawing face(Work w, Template.Kind kind) {
+    return Template.of(
+        w,
+        kind,
+        w.solved().layout().arrangement().placing().sheets().stream()
+            .filter(s -> s.box() == state.box() && s.layer() == state.layer())
+            .findFirst()
+            .orElseThrow(),
+        state.top());
+  }
+
+  private static List<Drawing> all(Work w) {
+    List<Drawing> all = new ArrayList<>();
+    for (Template.Kind kind : Template.Kind.values()) {
+      all.addAll(Template.all(w, kind));
+    }
+    return all;
+  }
+
+  private void save(FileAsk.Kind kind, String ending, Function<Work, byte[]> write) {
+    Work w = work().orElse(null);
+    if (w == null) {
+      said.setText("There is no layout to save yet.");
+      return;
+    }
+    files.save("Save", kind, w.name() + ending).ifPresent(file -> write(file, write.apply(w)));
+  }
+
+  private void write(Path file, byte[] bytes) {
+    try {
+      Files.write(file, bytes);
+      said.setText("Wrote " + file.getFileName() + ". Print at 100 % and measure its bar first.");
+    } catch (IOException e) {
+      said.setText("Not saved: " + e.getMessage() + ". Choose another folder.");
+    }
+  }
+
+  /** Shows the lists; only while this is looked at. */
+  void follow() {
+    Work w = getScene() == null ? null : work().orElse(null);
+    if (w == null) {
+      return;
+    }
+    Size size = Size.of(w);
+    sizes.show(
+        List.of(
+            List.of(
+                "Cells with strips",
+                "%.0f × %.0f × %.0f mm"
+                    .formatted(size.width() * 1e3, size.depth() * 1e3, size.height() * 1e3)),
+            List.of(
+                "Mass of cells, strips",
+                Figures.of(size.cells(), Unit.KILOGRAM)
+                    + ", "
+                    + Figures.of(size.strips(), Unit.GRAM))));
+    strips.show(
+        List.of("", "Pieces", "Lengths", "Waste"),
+        CutList.of(w).rows().stream()
+            .map(
+                r ->
+                    ActTable.Row.of(
+                        List.of(
+                            r.strip().text(),
+                            r.pieces().size()
+                                + (r.strip().layers() > 1 ? " × " + r.strip().layers() : ""),
+                            Integer.toString(r.stock()),
+                            Figures.of(r.waste(), Unit.PERCENT, 0))))
+            .toList());
+    List<BalanceLead> all = BalanceLead.of(w);
+    double shortest = all.stream().mapToDouble(BalanceLead::length).min().orElse(0);
+    double longest = all.stream().mapToDouble(BalanceLead::length).max().orElse(0);
+    leads.setText(
+        "%d leads of %.0f to %.0f mm, cut and numbered in order from the most negative; each length is in the lists. A swapped lead ruins a BMS: measure every one before it is plugged in."
+            .formatted(all.size(), shortest * 1e3, longest * 1e3));
+  }
+}

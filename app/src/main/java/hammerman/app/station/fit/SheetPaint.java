@@ -1,0 +1,239 @@
+package hammerman.app.station.fit;
+
+import hammerman.app.picture.Pen;
+import hammerman.app.picture.Role;
+import hammerman.chain.Layout;
+import hammerman.fit.Container;
+import hammerman.fit.Grouping;
+import hammerman.fit.Outline;
+import hammerman.fit.Placing;
+import hammerman.fit.Point;
+import hammerman.heat.HeatMap;
+import hammerman.interconnect.Network;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Paints the fit sheet from what is shown and chosen. */
+final class SheetPaint {
+  private final FitState state;
+
+  SheetPaint(FitState state) {
+    this.state = state;
+  }
+
+  void paint(Pen pen, SheetView v, double width, double height) {
+    Layout l = state.layout().orElseThrow();
+    Container c = state.container().orElseThrow();
+    rim(pen, v, c.outline(), Role.INK, 2);
+    for (Outline keep : c.keepOuts()) {
+      double[][] xy = pixels(v, keep.corners());
+      pen.area(Role.SOFT, 0.25, xy[0], xy[1], keep.corners().size());
+      rim(pen, v, keep, Role.SOFT, 1);
+    }
+    Optional<Network> network = l.continuous();
+    boolean above = state.overlay() == Overlay.STRIPS;
+    if (!above) {
+      network.ifPresent(n -> strips(pen, v, l.arrangement().placing(), n));
+    }
+    cells(pen, v, l);
+    if (above) {
+      network.ifPresent(n -> strips(pen, v, l.arrangement().placing(), n));
+    }
+    l.arrangement().attempted().ifPresent(g -> names(pen, v, l.arrangement().placing(), g));
+    double ex = v.x(c.exit().x());
+    double ey = v.y(c.exit().y());
+    pen.dot(Role.HOT, ex, ey, 5);
+    pen.tag(Role.HOT, Pen.TEXT, ex + 8, ey - 8, "leads");
+    foot(pen, v, width, height);
+  }
+
+  private static double[][] pixels(SheetView v, List<Point> corners) {
+    double[][] xy = new double[2][corners.size() + 1];
+    for (int k = 0; k <= corners.size(); k++) {
+      Point p = corners.get(k % corners.size());
+      xy[0][k] = v.x(p.x());
+      xy[1][k] = v.y(p.y());
+    }
+    return xy;
+  }
+
+  private static void rim(Pen pen, SheetView v, Outline o, Role role, double thick) {
+    double[][] xy = pixels(v, o.corners());
+    pen.curve(role, thick, xy[0], xy[1], xy[0].length);
+  }
+
+  private void strips(Pen pen, SheetView v, Placing placing, Network n) {
+    boolean strong = state.overlay() == Overlay.STRIPS;
+    for (Network.Segment g : n.segments()) {
+      if (g.top() == state.top() && state.shows(placing, g.from())) {
+        boolean chosen = strong && g.plate() == state.plate();
+        boolean hot = strong && g.load() > 1;
+        double load = Math.min(1.5, g.load());
+        strip(
+            pen,
+            v,
+            placing,
+            g,
+            chosen ? Role.COOL : hot ? Role.HOT : strong ? Role.SOFT : Role.RULE,
+            strong ? 2 + 7 * load : 5);
+      }
+    }
+    for (Network.Segment g : n.links()) {
+      if (state.shows(placing, g.from()) && state.shows(placing, g.to())) {
+        strip(pen, v, placing, g, g.load() > 1 ? Role.HOT : Role.AMBER, 3);
+      }
+    }
+  }
+
+  private static void strip(
+      Pen pen, SheetView v, Placing placing, Network.Segment g, Role role, double thick) {
+    Point a = placing.places().get(g.from());
+    Point b = placing.places().get(g.to());
+    pen.curve(
+        role,
+        thick,
+        new double[] {v.x(a.x()), v.x(b.x())},
+        new double[] {v.y(a.y()), v.y(b.y())},
+        2);
+  }
+
+  private void cells(Pen pen, SheetView v, Layout l) {
+    Placing placing = l.arrangement().placing();
+    Grouping grouping = l.arrangement().attempted().orElse(null);
+    double[] values = values(l);
+    double[] range = HeatMap.range(values);
+    boolean plain = state.overlay() == Overlay.GROUPS || state.overlay() == Overlay.STRIPS;
+    for (int k = 0; k < placing.places().size(); k++) {
+      if (!state.shows(placing, k)) {
+        continue;
+      }
+      int g = grouping == null ? -1 : grouping.group()[k];
+      if (g < 0) {
+        cell(pen, v, placing, k, Role.RULE, 0, Role.RULE, 1);
+        continue;
+      }
+      double share =
+          range[1] > range[0] && !Double.isNaN(values[k])
+              ? (values[k] - range[0]) / (range[1] - range[0])
+              : 0;
+      double tone = plain ? 0.10 + 0.13 * (g % 3) : 0.08 + 0.62 * share;
+      boolean chosen = k == state.first() || k == state.second();
+      cell(
+          pen,
+          v,
+          placing,
+          k,
+          plain ? Role.COOL : Role.HOT,
+          tone,
+          chosen ? Role.HOT : Role.INK,
+          chosen ? 3 : 1);
+    }
+  }
+
+  private void cell(
+      Pen pen, SheetView v, Placing p, int k, Role fill, double tone, Role rim, double thick) {
+    Point at = p.places().get(k);
+    double small = state.overlay() == Overlay.STRIPS && tone > 0 ? 0.62 : 1;
+    if (p.footprint().round()) {
+      double r = p.radius() * v.scale() * small;
+      if (tone > 0) {
+        pen.dot(Role.PAPER, v.x(at.x()), v.y(at.y()), r);
+        pen.tint(fill, tone, v.x(at.x()), v.y(at.y()), r);
+      }
+      pen.ring(rim, thick, v.x(at.x()), v.y(at.y()), r - 1);
+    } else {
+      double[][] xy = pixels(v, p.outline(k));
+      if (tone > 0) {
+        pen.area(Role.PAPER, 1, xy[0], xy[1], 4);
+        pen.area(fill, tone, xy[0], xy[1], 4);
+      }
+      pen.curve(rim, thick, xy[0], xy[1], 5);
+    }
+  }
+
+  /** Numbers and poles; over strips on a patch of paper, so that they stay legible. */
+  private void names(Pen pen, SheetView v, Placing placing, Grouping grouping) {
+    double r = placing.radius() * v.scale();
+    double size = Math.clamp(r * 0.62, 7, 15);
+    List<Integer> locked = state.layout().map(l -> l.plan().locked()).orElse(List.of());
+    for (int k = 0; k < placing.places().size(); k++) {
+      int g = grouping.group()[k];
+      if (g < 0 || !state.shows(placing, k)) {
+        continue;
+      }
+      double x = v.x(placing.places().get(k).x());
+      double y = v.y(placing.places().get(k).y());
+      boolean plus = (g % 2 == 0) == state.top();
+      String name = (g + 1) + (locked.contains(g) ? "*" : "");
+      if (state.overlay() == Overlay.STRIPS) {
+        pen.dot(Role.PAPER, x, y, Math.min(r * 0.55, 16));
+        pen.figureCentred(Role.INK, size, x, y, name);
+      } else {
+        pen.figureCentred(Role.INK, size, x, y - size * 0.3, name);
+        pen.centred(plus ? Role.HOT : Role.SOFT, size, x, y + size * 0.75, plus ? "+" : "−");
+      }
+    }
+  }
+
+  /** What the overlay shows of each place; not a number where it shows nothing. */
+  private double[] values(Layout l) {
+    double[] none = new double[l.arrangement().placing().places().size()];
+    Arrays.fill(none, Double.NaN);
+    return switch (state.overlay()) {
+      case GROUPS, STRIPS -> none;
+      case SHARE ->
+          state
+              .solved()
+              .map(
+                  s -> {
+                    for (int k = 0; k < none.length; k++) {
+                      boolean used = s.grouping().group()[k] >= 0;
+                      none[k] = used ? s.network().cellCurrents()[k] : Double.NaN;
+                    }
+                    return none;
+                  })
+              .orElse(none);
+      case HEAT -> state.warmth().map(w -> w.map().frames().get(state.frame())).orElse(none);
+    };
+  }
+
+  /** A bar of 100 mm, the face, and what light and dark mean. */
+  private void foot(Pen pen, SheetView v, double width, double height) {
+    double y = height - 10;
+    double x = 26;
+    double bar = 0.1 * v.scale();
+    pen.fill(Role.PAPER, 0, height - 34, width, 34);
+    pen.line(Role.INK, 2, x, y, x + bar, y);
+    pen.line(Role.INK, 2, x, y - 4, x, y + 4);
+    pen.line(Role.INK, 2, x + bar, y - 4, x + bar, y + 4);
+    String face = state.top() || state.shaping() ? "upper face" : "lower face, seen from below";
+    pen.words(Role.SOFT, Pen.TEXT, x + bar + 8, y, "100 mm, " + face);
+    pen.words(Role.SOFT, Pen.TEXT, x, y - 17, legend());
+  }
+
+  private String legend() {
+    Layout l = state.layout().orElseThrow();
+    double[] range = HeatMap.range(values(l));
+    return switch (state.overlay()) {
+      case GROUPS -> "number: group; + or −: the pole that is up here";
+      case STRIPS -> "thicker: more of what the strip carries for a rise of 20 K; hot: too much";
+      case SHARE ->
+          range[0] > range[1]
+              ? ""
+              : "light to dark: %s to %s"
+                  .formatted(Figures.of(range[0], Unit.AMPERE), Figures.of(range[1], Unit.AMPERE));
+      case HEAT ->
+          range[0] > range[1]
+              ? "temperatures are being worked out"
+              : String.format(
+                  Locale.ROOT,
+                  "light to dark: %s to %s",
+                  Figures.of(range[0], Unit.CELSIUS, 1),
+                  Figures.of(range[1], Unit.CELSIUS, 1));
+    };
+  }
+}

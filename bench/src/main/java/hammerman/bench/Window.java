@@ -1,0 +1,56 @@
+package hammerman.bench;
+
+import hammerman.app.session.Recovery;
+import hammerman.app.session.Session;
+import hammerman.app.session.Settings;
+import hammerman.app.session.Shelf;
+import hammerman.app.shell.Frame;
+import hammerman.app.theme.Theme;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.CountDownLatch;
+import java.util.function.BiConsumer;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.stage.Stage;
+
+/**
+ * The real window on the worked example, with a folder of its own.
+ *
+ * @param session the project
+ * @param frame what is shown
+ * @param scene it is shown in
+ */
+record Window(Session session, Frame frame, Scene scene) {
+  private static boolean started;
+
+  /** Opens a window, lets a measurement run in it, and waits until that says it is done. */
+  static void measure(BiConsumer<Window, Runnable> measurement)
+      throws InterruptedException, IOException {
+    Path home = Files.createTempDirectory("hammerman-bench");
+    CountDownLatch done = new CountDownLatch(1);
+    Runnable begin = () -> measurement.accept(open(home), done::countDown);
+    if (started) {
+      Platform.runLater(begin);
+    } else {
+      started = true;
+      Platform.startup(begin);
+    }
+    done.await();
+  }
+
+  private static Window open(Path home) {
+    Theme.loadFonts();
+    Recovery recovery = new Recovery(home.resolve("recovery"));
+    Session session = new Session(recovery, new Shelf(home.resolve("cells.json")));
+    Frame frame = new Frame(session, new Settings(home), recovery);
+    frame.setTheme(Theme.DAY);
+    Stage stage = new Stage();
+    Scene scene = new Scene(frame.root(), 1280, 800);
+    stage.setScene(scene);
+    stage.show();
+    session.loadExample();
+    return new Window(session, frame, scene);
+  }
+}
