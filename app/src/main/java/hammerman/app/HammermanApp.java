@@ -5,6 +5,7 @@ import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
 import hammerman.app.session.Shelf;
 import hammerman.app.shell.Frame;
+import hammerman.app.theme.Theme;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
@@ -53,7 +54,9 @@ public final class HammermanApp extends Application {
     }
     stage.show();
     if (walk) {
-      new Walk(frame, session, scene, args.size() > 1 ? Path.of(args.get(1)) : null).start();
+      Theme ground = args.contains("--night") ? Theme.NIGHT : Theme.DAY;
+      new Walk(frame, session, scene, args.size() > 1 ? Path.of(args.get(1)) : null, ground)
+          .start();
     }
   }
 

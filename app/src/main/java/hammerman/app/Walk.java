@@ -37,6 +37,7 @@ final class Walk {
   private final Session session;
   private final Scene scene;
   private final @Nullable Path folder;
+  private final Theme ground;
   private final Deque<Stop> stops = new ArrayDeque<>();
 
   /** A view to go to, and the name of its picture. */
@@ -44,16 +45,18 @@ final class Walk {
 
   /**
    * @param folder where pictures go; none are written if absent
+   * @param ground theme of all pictures but those that show the night one
    */
-  Walk(Frame frame, Session session, Scene scene, @Nullable Path folder) {
+  Walk(Frame frame, Session session, Scene scene, @Nullable Path folder, Theme ground) {
     this.frame = frame;
     this.session = session;
     this.scene = scene;
     this.folder = folder;
+    this.ground = ground;
   }
 
   void start() {
-    add("0-start", () -> frame.setTheme(Theme.DAY));
+    add("0-start", () -> frame.setTheme(ground));
     add("1-duty", () -> example(Station.DUTY));
     add("1-duty-task", () -> frame.go(Station.DUTY, "task"));
     add("1-duty-lead", () -> frame.go(Station.DUTY, "lead"));

@@ -143,8 +143,8 @@ final class HeatPanel extends VBox {
             w.timeToLimit().isPresent()
                 ? Figures.duration(w.timeToLimit().getAsDouble())
                 : "over 4 h"));
-    rows.add(List.of("Life of the hottest cell", Figures.fixed(w.hottestYears(), 1) + " years"));
-    rows.add(List.of("Life of the coolest cell", Figures.fixed(w.coolestYears(), 1) + " years"));
+    rows.add(List.of("Life of the hottest cell", Figures.fixed(w.hottestYears(), 2) + " years"));
+    rows.add(List.of("Life of the coolest cell", Figures.fixed(w.coolestYears(), 2) + " years"));
     facts.show(rows);
   }
 }

@@ -47,7 +47,11 @@ final class SheetPaint {
     double ex = v.x(c.exit().x());
     double ey = v.y(c.exit().y());
     pen.dot(Role.HOT, ex, ey, 5);
-    pen.tag(Role.HOT, Pen.TEXT, ex + 8, ey - 8, "leads");
+    if (ex + 50 < width) {
+      pen.tag(Role.HOT, Pen.TEXT, ex + 8, ey - 8, "leads");
+    } else {
+      pen.tagBefore(Role.HOT, Pen.TEXT, ex - 8, ey - 8, "leads");
+    }
     foot(pen, v, width, height);
   }
 
@@ -70,15 +74,17 @@ final class SheetPaint {
     boolean strong = state.overlay() == Overlay.STRIPS;
     for (Network.Segment g : n.segments()) {
       if (g.top() == state.top() && state.shows(placing, g.from())) {
-        boolean chosen = strong && g.plate() == state.plate();
         boolean hot = strong && g.load() > 1;
         double load = Math.min(1.5, g.load());
+        if (strong && g.plate() == state.plate()) {
+          strip(pen, v, placing, g, Role.COOL, 8 + 7 * load);
+        }
         strip(
             pen,
             v,
             placing,
             g,
-            chosen ? Role.COOL : hot ? Role.HOT : strong ? Role.SOFT : Role.RULE,
+            hot ? Role.HOT : strong ? Role.SOFT : Role.RULE,
             strong ? 2 + 7 * load : 5);
       }
     }

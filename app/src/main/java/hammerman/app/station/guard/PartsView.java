@@ -13,7 +13,7 @@ final class PartsView extends VBox {
   private final HBox schools = new HBox(16);
 
   PartsView(GuardForms forms) {
-    super(14);
+    super(6);
     HBox columns =
         new HBox(24, forms.protection().node(), forms.fuses().node(), forms.wire().node());
     columns.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
@@ -27,7 +27,7 @@ final class PartsView extends VBox {
   private static Node card(School school) {
     Label title = new Label(school.words());
     title.getStyleClass().add("title");
-    VBox card = new VBox(4, title, text(school.holds(), "why"), text(school.costs(), "fix"));
+    VBox card = new VBox(2, title, text(school.holds(), "why"), text(school.costs(), "fix"));
     card.getStyleClass().add("judgement");
     card.setMinWidth(292);
     card.setMaxWidth(292);
