@@ -106,10 +106,27 @@ public final class Pen {
     g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
   }
 
-  /** Draws a dot with a share of its colour. */
-  public void tint(Role role, double opacity, double x, double y, double radius) {
-    g.setFill(colours.apply(role).deriveColor(0, 1, 1, opacity));
-    g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
+  /**
+   * Draws a filled circle with a rim, of a colour thinned with paper. Two plain fills, since many
+   * are drawn at once and stroking a circle takes several times as long.
+   */
+  public void disc(
+      Role role, double share, Role rim, double thickness, double x, double y, double radius) {
+    dot(rim, x, y, radius);
+    double r = radius - thickness;
+    g.setFill(colours.apply(Role.PAPER).interpolate(colours.apply(role), share));
+    g.fillOval(x - r, y - r, 2 * r, 2 * r);
+  }
+
+  /** Draws many separate lines at once, each from one point to another: x, y, x, y for each. */
+  public void strokes(Role role, double thickness, double[] ends, int n) {
+    stroke(role, thickness);
+    g.beginPath();
+    for (int k = 0; k < n; k++) {
+      g.moveTo(ends[4 * k], ends[4 * k + 1]);
+      g.lineTo(ends[4 * k + 2], ends[4 * k + 3]);
+    }
+    g.stroke();
   }
 
   /** Draws a circle. */

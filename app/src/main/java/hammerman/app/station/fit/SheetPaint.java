@@ -12,9 +12,13 @@ import hammerman.heat.HeatMap;
 import hammerman.interconnect.Network;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /** Paints the fit sheet from what is shown and chosen. */
@@ -70,41 +74,51 @@ final class SheetPaint {
     pen.curve(role, thick, xy[0], xy[1], xy[0].length);
   }
 
+  /** How a strip is drawn. */
+  private record Stroke(Role role, int thickness) {}
+
+  /** Strips of the face, those drawn alike at once: there may be thousands. */
   private void strips(Pen pen, SheetView v, Placing placing, Network n) {
     boolean strong = state.overlay() == Overlay.STRIPS;
+    Map<Stroke, List<Network.Segment>> alike = new LinkedHashMap<>();
     for (Network.Segment g : n.segments()) {
       if (g.top() == state.top() && state.shows(placing, g.from())) {
-        boolean hot = strong && g.load() > 1;
-        double load = Math.min(1.5, g.load());
+        int thick = strong ? (int) Math.round(2 + 7 * Math.min(1.5, g.load())) : 5;
         if (strong && g.plate() == state.plate()) {
-          strip(pen, v, placing, g, Role.COOL, 8 + 7 * load);
+          alike(alike, new Stroke(Role.COOL, thick + 6), g);
         }
-        strip(
-            pen,
-            v,
-            placing,
-            g,
-            hot ? Role.HOT : strong ? Role.SOFT : Role.RULE,
-            strong ? 2 + 7 * load : 5);
+        Role role = strong ? g.load() > 1 ? Role.HOT : Role.SOFT : Role.RULE;
+        alike(alike, new Stroke(role, thick), g);
       }
     }
     for (Network.Segment g : n.links()) {
       if (state.shows(placing, g.from()) && state.shows(placing, g.to())) {
-        strip(pen, v, placing, g, g.load() > 1 ? Role.HOT : Role.AMBER, 3);
+        alike(alike, new Stroke(g.load() > 1 ? Role.HOT : Role.AMBER, 3), g);
       }
     }
+    // What marks a chosen plate lies under its strips.
+    alike.entrySet().stream()
+        .sorted(Comparator.comparingInt(e -> e.getKey().role() == Role.COOL ? 0 : 1))
+        .forEach(e -> strokes(pen, v, placing, e.getKey(), e.getValue()));
   }
 
-  private static void strip(
-      Pen pen, SheetView v, Placing placing, Network.Segment g, Role role, double thick) {
-    Point a = placing.places().get(g.from());
-    Point b = placing.places().get(g.to());
-    pen.curve(
-        role,
-        thick,
-        new double[] {v.x(a.x()), v.x(b.x())},
-        new double[] {v.y(a.y()), v.y(b.y())},
-        2);
+  private static void alike(
+      Map<Stroke, List<Network.Segment>> alike, Stroke stroke, Network.Segment g) {
+    alike.computeIfAbsent(stroke, k -> new ArrayList<>()).add(g);
+  }
+
+  private static void strokes(
+      Pen pen, SheetView v, Placing placing, Stroke stroke, List<Network.Segment> segments) {
+    double[] ends = new double[4 * segments.size()];
+    for (int k = 0; k < segments.size(); k++) {
+      Point a = placing.places().get(segments.get(k).from());
+      Point b = placing.places().get(segments.get(k).to());
+      ends[4 * k] = v.x(a.x());
+      ends[4 * k + 1] = v.y(a.y());
+      ends[4 * k + 2] = v.x(b.x());
+      ends[4 * k + 3] = v.y(b.y());
+    }
+    pen.strokes(stroke.role(), stroke.thickness(), ends, segments.size());
   }
 
   private void cells(Pen pen, SheetView v, Layout l) {
@@ -146,11 +160,7 @@ final class SheetPaint {
     double small = state.overlay() == Overlay.STRIPS && tone > 0 ? 0.62 : 1;
     if (p.footprint().round()) {
       double r = p.radius() * v.scale() * small;
-      if (tone > 0) {
-        pen.dot(Role.PAPER, v.x(at.x()), v.y(at.y()), r);
-        pen.tint(fill, tone, v.x(at.x()), v.y(at.y()), r);
-      }
-      pen.ring(rim, thick, v.x(at.x()), v.y(at.y()), r - 1);
+      pen.disc(fill, tone, rim, thick, v.x(at.x()), v.y(at.y()), r);
     } else {
       double[][] xy = pixels(v, p.outline(k));
       if (tone > 0) {
@@ -166,6 +176,8 @@ final class SheetPaint {
     double r = placing.radius() * v.scale();
     double size = Math.clamp(r * 0.62, 7, 15);
     List<Integer> locked = state.layout().map(l -> l.plan().locked()).orElse(List.of());
+    boolean patched = state.overlay() == Overlay.STRIPS;
+    Signs signs = new Signs(size * 0.27, placing.places().size());
     for (int k = 0; k < placing.places().size(); k++) {
       int g = grouping.group()[k];
       if (g < 0 || !state.shows(placing, k)) {
@@ -173,15 +185,47 @@ final class SheetPaint {
       }
       double x = v.x(placing.places().get(k).x());
       double y = v.y(placing.places().get(k).y());
-      boolean plus = (g % 2 == 0) == state.top();
       String name = (g + 1) + (locked.contains(g) ? "*" : "");
-      if (state.overlay() == Overlay.STRIPS) {
+      if (patched) {
         pen.dot(Role.PAPER, x, y, Math.min(r * 0.55, 16));
         pen.figureCentred(Role.INK, size, x, y, name);
       } else {
         pen.figureCentred(Role.INK, size, x, y - size * 0.3, name);
-        pen.centred(plus ? Role.HOT : Role.SOFT, size, x, y + size * 0.75, plus ? "+" : "−");
+        signs.add((g % 2 == 0) == state.top(), x, y + size * 0.75);
       }
+    }
+    pen.strokes(Role.HOT, 1.3, signs.plus, signs.pluses);
+    pen.strokes(Role.SOFT, 1.3, signs.minus, signs.minuses);
+  }
+
+  /** Plus and minus signs, drawn as lines all at once: letters would take longer. */
+  private static final class Signs {
+    private final double arm;
+    private final double[] plus;
+    private final double[] minus;
+    private int pluses;
+    private int minuses;
+
+    Signs(double arm, int most) {
+      this.arm = arm;
+      plus = new double[8 * most];
+      minus = new double[4 * most];
+    }
+
+    void add(boolean positive, double x, double y) {
+      if (positive) {
+        line(plus, pluses++, x - arm, y, x + arm, y);
+        line(plus, pluses++, x, y - arm, x, y + arm);
+      } else {
+        line(minus, minuses++, x - arm, y, x + arm, y);
+      }
+    }
+
+    private static void line(double[] ends, int k, double x1, double y1, double x2, double y2) {
+      ends[4 * k] = x1;
+      ends[4 * k + 1] = y1;
+      ends[4 * k + 2] = x2;
+      ends[4 * k + 3] = y2;
     }
   }
 
