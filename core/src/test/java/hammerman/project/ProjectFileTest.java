@@ -11,10 +11,15 @@ import com.networknt.schema.SpecificationVersion;
 import hammerman.Samples;
 import hammerman.design.SecondPack;
 import hammerman.duty.Task;
+import hammerman.fit.Arrangement;
+import hammerman.fit.FitPlan;
+import hammerman.fit.Grouping;
 import hammerman.guard.Fusing;
 import hammerman.guard.Guard;
 import hammerman.guard.Protection;
 import hammerman.pack.ConductorMaterial;
+import hammerman.pack.Conductors;
+import hammerman.pack.TakeOff;
 import hammerman.project.UnreadableProject.Reason;
 import hammerman.unit.QuantityText;
 import java.io.IOException;
@@ -22,6 +27,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -29,6 +36,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.node.ObjectNode;
 
 class ProjectFileTest {
   @TempDir Path folder;
@@ -153,6 +161,44 @@ class ProjectFileTest {
     assertThatThrownBy(() -> ProjectFile.read(folder.resolve("nowhere.hammerman")))
         .hasMessageContaining("does not exist");
     assertThatThrownBy(() -> ProjectFile.read(folder)).hasMessageContaining("folder");
+  }
+
+  /**
+   * A document as format 1 had it: one box, take-off and exchanges beside it, strips without steel.
+   */
+  @Test
+  void aDocumentOfTheFirstFormatIsRead() throws UnreadableProject {
+    ObjectNode document = (ObjectNode) JsonMapping.MAPPER.readTree(demo());
+    document.put("version", 1);
+    ObjectNode variant = (ObjectNode) document.path("project").path("variants").get(0);
+    ((ObjectNode) variant.path("pack").path("strip")).remove("steel_mm");
+    ObjectNode fit = (ObjectNode) variant.path("fit");
+    fit.set("container", fit.remove("boxes").get(0));
+    fit.put("takeOff", "WHOLE_GROUP");
+    fit.putArray("swaps").addObject().put("first", 1).put("second", 2);
+    fit.remove(List.of("style", "joining", "locked", "conductors"));
+    byte[] bytes = document.toString().getBytes(StandardCharsets.UTF_8);
+    FitPlan read =
+        Objects.requireNonNull(ProjectDocument.read(bytes, "old").variants().getFirst().fit());
+    FitPlan now = Objects.requireNonNull(Shipped.terraceBarrow().variants().getFirst().fit());
+    assertThat(read.boxes()).isEqualTo(now.boxes());
+    assertThat(read.packing()).isEqualTo(now.packing());
+    assertThat(read.conductors()).isEqualTo(Conductors.USUAL.withTakeOff(TakeOff.WHOLE_GROUP));
+    assertThat(read.byHand()).isNull();
+  }
+
+  @Test
+  void whatWasArrangedByHandIsKept() throws IOException {
+    Project p = Shipped.terraceBarrow();
+    FitPlan plan = Objects.requireNonNull(p.variant().fit());
+    Grouping g = Arrangement.of(plan, p.variant().pack()).grouping().orElseThrow();
+    FitPlan moved =
+        plan.arranged(g.exchanged(3, 4))
+            .withLock(2, true)
+            .withConductors(plan.conductors().with(3, p.variant().pack().strip().withSteel(1e-4)));
+    Path file = folder.resolve("moved.json");
+    ProjectFile.save(p.withDesign(p.design().withFit(moved)), file);
+    assertThat(ProjectFile.read(file).variant().fit()).isEqualTo(moved);
   }
 
   @Test
