@@ -50,7 +50,7 @@ class GroupingTest {
     int asked = 0;
     int found = 0;
     for (int trial = 0; trial < 1000; trial++) {
-      Container c = box(PlacingTest.random(r, 0.05 + 0.05 * r.nextDouble()));
+      Container c = box(PlacingTest.random(r, 0.04 + 0.035 * r.nextDouble()));
       Placing p = place(c, CELL, trial % 3 == 0 ? SQUARE : HEX);
       int parallel = 1 + r.nextInt(6);
       int series = (int) (p.places().size() * (0.7 + 0.3 * r.nextDouble()) / parallel);
