@@ -24,12 +24,16 @@ import java.util.Optional;
 /** Paints the fit sheet from what is shown and chosen. */
 final class SheetPaint {
   private final FitState state;
+  private double width;
+  private double height;
 
   SheetPaint(FitState state) {
     this.state = state;
   }
 
-  void paint(Pen pen, SheetView v, double width, double height) {
+  void paint(Pen pen, SheetView v, double wide, double high) {
+    width = wide;
+    height = high;
     Layout l = state.layout().orElseThrow();
     Container c = state.container().orElseThrow();
     rim(pen, v, c.outline(), Role.INK, 2);
@@ -56,7 +60,19 @@ final class SheetPaint {
     } else {
       pen.tagBefore(Role.HOT, Pen.TEXT, ex - 8, ey - 8, "leads");
     }
-    foot(pen, v, width, height);
+    foot(pen, v);
+  }
+
+  /** Whether a place is on the sheet that is shown and within, or close to, what is looked at. */
+  private boolean seen(SheetView v, Placing placing, int place) {
+    Point p = placing.places().get(place);
+    double reach = 2 * Math.max(placing.footprint().width(), placing.footprint().thickness());
+    double edge = reach * v.scale();
+    return v.x(p.x()) > -edge
+        && v.x(p.x()) < width + edge
+        && v.y(p.y()) > -edge
+        && v.y(p.y()) < height + edge
+        && state.shows(placing, place);
   }
 
   private static double[][] pixels(SheetView v, List<Point> corners) {
@@ -82,7 +98,7 @@ final class SheetPaint {
     boolean strong = state.overlay() == Overlay.STRIPS;
     Map<Stroke, List<Network.Segment>> alike = new LinkedHashMap<>();
     for (Network.Segment g : n.segments()) {
-      if (g.top() == state.top() && state.shows(placing, g.from())) {
+      if (g.top() == state.top() && seen(v, placing, g.from())) {
         int thick = strong ? (int) Math.round(2 + 7 * Math.min(1.5, g.load())) : 5;
         if (strong && g.plate() == state.plate()) {
           alike(alike, new Stroke(Role.COOL, thick + 6), g);
@@ -128,7 +144,7 @@ final class SheetPaint {
     double[] range = HeatMap.range(values);
     boolean plain = state.overlay() == Overlay.GROUPS || state.overlay() == Overlay.STRIPS;
     for (int k = 0; k < placing.places().size(); k++) {
-      if (!state.shows(placing, k)) {
+      if (!seen(v, placing, k)) {
         continue;
       }
       int g = grouping == null ? -1 : grouping.group()[k];
@@ -174,13 +190,14 @@ final class SheetPaint {
   /** Numbers and poles; over strips on a patch of paper, so that they stay legible. */
   private void names(Pen pen, SheetView v, Placing placing, Grouping grouping) {
     double r = placing.radius() * v.scale();
-    double size = Math.clamp(r * 0.62, 7, 15);
+    // Whole sizes only: glyphs of each size are drawn once and kept.
+    double size = Math.rint(Math.clamp(r * 0.62, 7, 15));
     List<Integer> locked = state.layout().map(l -> l.plan().locked()).orElse(List.of());
     boolean patched = state.overlay() == Overlay.STRIPS;
     Signs signs = new Signs(size * 0.27, placing.places().size());
     for (int k = 0; k < placing.places().size(); k++) {
       int g = grouping.group()[k];
-      if (g < 0 || !state.shows(placing, k)) {
+      if (g < 0 || !seen(v, placing, k)) {
         continue;
       }
       double x = v.x(placing.places().get(k).x());
@@ -252,7 +269,7 @@ final class SheetPaint {
   }
 
   /** A bar of 100 mm, the face, and what light and dark mean. */
-  private void foot(Pen pen, SheetView v, double width, double height) {
+  private void foot(Pen pen, SheetView v) {
     double y = height - 10;
     double x = 26;
     double bar = 0.1 * v.scale();
