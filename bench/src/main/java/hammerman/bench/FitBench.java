@@ -1,24 +1,22 @@
 package hammerman.bench;
 
-import hammerman.cell.CellCircuit;
 import hammerman.chain.Chain;
 import hammerman.chain.Layout;
 import hammerman.design.Design;
 import hammerman.fit.Arrangement;
 import hammerman.fit.Container;
-import hammerman.fit.Filling;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
 import hammerman.fit.Outline;
 import hammerman.fit.Packing;
 import hammerman.fit.Placing;
 import hammerman.fit.Point;
+import hammerman.heat.Effort;
 import hammerman.heat.HeatMap;
 import hammerman.heat.WarmLayout;
 import hammerman.interconnect.Network;
 import hammerman.pack.Pack;
 import hammerman.project.Shipped;
-import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -45,13 +43,8 @@ public class FitBench {
   private final Case fourHundred = new Case(0.72, 0.64, 20, 20);
   private final Case thousand = new Case(1.12, 1.0, 20, 50);
   private final Layout.Solved ofFourHundred = fourHundred.solved();
-  private final WarmLayout warm = warm(twoHundred.solved());
-  private final double[] hour = new double[3600];
-
-  /** An hour at 50 A. */
-  public FitBench() {
-    Arrays.fill(hour, 50);
-  }
+  private final WarmLayout warm = twoHundred.solved().warm(twoHundred.design());
+  private final Effort hour = Effort.steady(50, 3600);
 
   /** A triangle and the pack that goes into it. */
   private record Case(FitPlan plan, Pack pack) {
@@ -73,25 +66,13 @@ public class FitBench {
       return Arrangement.anew(plan, pack);
     }
 
-    Layout.Solved solved() {
-      Design design = Shipped.terraceBarrow().design().withPack(pack).withFit(plan);
-      return Layout.of(Chain.of(design), plan).solved().orElseThrow();
+    Design design() {
+      return Shipped.terraceBarrow().design().withPack(pack).withFit(plan);
     }
-  }
 
-  private static WarmLayout warm(Layout.Solved s) {
-    Design design = Shipped.terraceBarrow().design();
-    return new WarmLayout(
-        s.layout().arrangement().placing(),
-        Packing.Pattern.HEXAGONAL,
-        s.grouping(),
-        s.network(),
-        design.pack().cell(),
-        new CellCircuit(design.pack().cell()).settled(0.5, WARM),
-        WARM,
-        Filling.AIR,
-        design.pack().cooling(),
-        WarmLayout.Contact.USUAL);
+    Layout.Solved solved() {
+      return Layout.of(Chain.of(design()), plan).solved().orElseThrow();
+    }
   }
 
   /** 200 cells placed and parted into groups. */

@@ -1,8 +1,6 @@
 package hammerman.bench;
 
 import hammerman.cell.CellLibrary;
-import hammerman.chain.Chain;
-import hammerman.chain.Layout;
 import hammerman.choice.Selection;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
@@ -14,6 +12,7 @@ import hammerman.forecast.StackField;
 import hammerman.guard.Parts;
 import hammerman.judgement.Case;
 import hammerman.judgement.Judge;
+import hammerman.pack.Assembly;
 import hammerman.project.Shipped;
 import hammerman.search.Search;
 import hammerman.search.Weights;
@@ -44,8 +43,7 @@ public class ModelBench {
   private final CellLibrary cells = Shipped.cells();
   private final Discharge hour = Discharge.of(design, Load.power(300, 3600), 1, 298.15).withStep(1);
 
-  private final Case judged =
-      new Case(Chain.of(design), Forecast.of(design).duty(), Layout.of(Chain.of(design)));
+  private final Case judged = judged(Forecast.of(design));
   private final Parts parts = Shipped.parts();
   private final Design paired =
       design
@@ -53,6 +51,10 @@ public class ModelBench {
           .withSecond(
               new SecondPack(
                   design.pack().withCounts(13, 4), SecondPack.Joining.PARALLEL, 0.97, 1, 5e-3, 80));
+
+  private static Case judged(Forecast f) {
+    return new Case(f.chain(), f.duty(), f.layout(), f.thermal().map());
+  }
 
   /** A uniform discharge of one hour in steps of 1 s. */
   @Benchmark
@@ -75,7 +77,7 @@ public class ModelBench {
   /** The field of neighbouring counts. */
   @Benchmark
   public StackField stackField() {
-    return StackField.of(design);
+    return StackField.of(design, Assembly.estimated(design.pack()));
   }
 
   /** Judging a design whose chain and run are known. */
@@ -87,7 +89,7 @@ public class ModelBench {
   /** Two packs in parallel through an hour in steps of 1 s. */
   @Benchmark
   public TwinRun twoPacksOneHour() {
-    return TwinRun.of(paired);
+    return TwinRun.of(paired, Assembly.estimated(paired.pack()));
   }
 
   /** Choosing all parts of the guard. */

@@ -69,7 +69,9 @@ final class GuardReport {
               .put("heat_W", JsonReport.figure(r.heat())));
     }
     root.set("leads", leads);
-    Junction.of(f.design()).ifPresent(j -> root.set("second", second(j, TwinRun.of(f.design()))));
+    Junction.of(chain)
+        .ifPresent(
+            j -> root.set("second", second(j, TwinRun.of(f.design(), chain.path().assembly()))));
     return root;
   }
 

@@ -130,6 +130,14 @@ final class JsonReport {
   private static ObjectNode thermal(Forecast f) {
     ObjectNode node =
         NODES.objectNode().put("settled_C", figure(Unit.CELSIUS.fromCore(f.thermal().settled())));
+    f.thermal()
+        .map()
+        .ifPresentOrElse(
+            m ->
+                node.put("hottestCell_C", figure(Unit.CELSIUS.fromCore(m.hottest())))
+                    .put("hottestCellTime_s", figure(m.hottestTime()))
+                    .put("spread_K", figure(m.spread())),
+            () -> node.putNull("hottestCell_C"));
     OptionalDouble limit = f.thermal().timeToLimit();
     return limit.isPresent()
         ? node.put("timeToLimit_s", figure(limit.getAsDouble()))

@@ -10,6 +10,7 @@ import hammerman.guard.Fusing;
 import hammerman.guard.Guard;
 import hammerman.guard.Wire;
 import hammerman.numeric.Root;
+import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -51,9 +52,14 @@ public record Chain(
     links = List.copyOf(links);
   }
 
-  /** Works out the chain of a design. */
+  /** Works out the chain of a design, what joins its cells estimated from the counts. */
   public static Chain of(Design design) {
-    Path path = Path.of(design);
+    return of(design, Assembly.estimated(design.pack()));
+  }
+
+  /** Works out the chain of a design whose pack is put together in a known way. */
+  public static Chain of(Design design, Assembly assembly) {
+    Path path = Path.of(design, assembly);
     Demand demand = demand(design, path);
     double hottest = design.duty().surroundings().hottestInUse();
     FuseClass kind = design.guard().fuse().map(Fuse::kind).orElse(FuseClass.BOLT_DOWN);

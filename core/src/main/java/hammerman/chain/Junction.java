@@ -4,6 +4,7 @@ import hammerman.cell.CellCircuit;
 import hammerman.cell.CellType;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
+import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import java.util.Optional;
 
@@ -22,7 +23,8 @@ public record Junction(
   private static final double ROOM = 298.15;
 
   /** Returns the junction of a design with a second pack. */
-  public static Optional<Junction> of(Design design) {
+  public static Optional<Junction> of(Chain chain) {
+    Design design = chain.design();
     SecondPack second = design.second();
     if (second == null) {
       return Optional.empty();
@@ -37,7 +39,10 @@ public record Junction(
             second,
             first,
             other,
-            ohmic(a, second.firstSoc()) + ohmic(b, second.soc()) + own + second.pathResistance(),
+            ohmic(chain.path().assembly(), second.firstSoc())
+                + ohmic(Assembly.estimated(b), second.soc())
+                + own
+                + second.pathResistance(),
             first > other ? most(b) : most(a)));
   }
 
@@ -45,9 +50,10 @@ public record Junction(
     return pack.series() * pack.cell().openCircuit().value(soc);
   }
 
-  private static double ohmic(Pack pack, double soc) {
+  private static double ohmic(Assembly assembly, double soc) {
+    Pack pack = assembly.pack();
     return pack.series() * new CellCircuit(pack.cell()).ohmic(soc, ROOM) / pack.parallel()
-        + pack.stripResistance(ROOM);
+        + assembly.stripResistance(ROOM);
   }
 
   private static double most(Pack pack) {

@@ -5,7 +5,9 @@ import hammerman.design.Design;
 import hammerman.fit.Arrangement;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
+import hammerman.heat.WarmLayout;
 import hammerman.interconnect.Network;
+import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import java.util.Optional;
 
@@ -46,10 +48,42 @@ public record Layout(FitPlan plan, Arrangement arrangement, Optional<Network> co
   }
 
   /** A layout whose groups are found and whose network is solved. */
-  public record Solved(Layout layout, Grouping grouping, Network network) {}
+  public record Solved(Layout layout, Grouping grouping, Network network) {
+
+    /** Returns how the pack of a design is put together in it, at its hottest in use. */
+    public Assembly assembly(Design design) {
+      return Assembly.laidOut(
+          design.pack(),
+          network.extraResistance(),
+          design.duty().surroundings().hottestInUse(),
+          warm(design).conductance());
+    }
+
+    /** Returns it as it warms in the hottest air, its cells at half charge. */
+    public WarmLayout warm(Design design) {
+      double hottest = design.duty().surroundings().hottestInUse();
+      return new WarmLayout(
+          layout.plan().boxes(),
+          layout.arrangement().placing(),
+          layout.plan().packing().pattern(),
+          grouping,
+          network,
+          design.pack().cell(),
+          new CellCircuit(design.pack().cell()).settled(Chain.MIDDLE, hottest),
+          hottest,
+          layout.plan().filling(),
+          design.pack().cooling(),
+          WarmLayout.Contact.USUAL);
+    }
+  }
 
   /** Returns it with its groups and network, if there are any. */
   public Optional<Solved> solved() {
     return arrangement.grouping().flatMap(g -> continuous.map(n -> new Solved(this, g, n)));
+  }
+
+  /** Returns the same layout at another continuous current, A. */
+  public Layout at(double amperes) {
+    return new Layout(plan, arrangement, continuous.map(n -> n.at(amperes)));
   }
 }

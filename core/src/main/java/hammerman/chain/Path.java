@@ -2,6 +2,7 @@ package hammerman.chain;
 
 import hammerman.cell.CellCircuit;
 import hammerman.design.Design;
+import hammerman.pack.Assembly;
 
 /**
  * The current path of a design as resistances, without time: what a steady current does to the
@@ -9,8 +10,9 @@ import hammerman.design.Design;
  *
  * @param design the design
  * @param circuit its cell's circuit
+ * @param assembly how its pack is put together
  */
-public record Path(Design design, CellCircuit circuit) {
+public record Path(Design design, CellCircuit circuit, Assembly assembly) {
 
   /** How long after a step of current the voltage is taken. */
   public enum Settling {
@@ -22,8 +24,8 @@ public record Path(Design design, CellCircuit circuit) {
     SETTLED
   }
 
-  static Path of(Design design) {
-    return new Path(design, new CellCircuit(design.pack().cell()));
+  static Path of(Design design, Assembly assembly) {
+    return new Path(design, new CellCircuit(design.pack().cell()), assembly);
   }
 
   /** Returns the resistance of the cells, Ω. */
@@ -39,7 +41,7 @@ public record Path(Design design, CellCircuit circuit) {
 
   /** Returns the resistance of everything outside the cells, Ω. */
   public double outside(double kelvin) {
-    return design.pack().stripResistance(kelvin) + design.guard().resistance(kelvin);
+    return assembly.stripResistance(kelvin) + design.guard().resistance(kelvin);
   }
 
   /** Returns the open-circuit voltage of the pack, V. */

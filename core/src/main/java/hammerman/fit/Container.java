@@ -54,6 +54,11 @@ public record Container(
     return withOutline(outline.grown(by));
   }
 
+  /** Returns its outside without the thickness of its walls, m²: floor, lid and sides. */
+  public double surface() {
+    return 2 * outline.area() + outline.perimeter() * depth;
+  }
+
   /** Returns how many layers of cells of a height (m) the depth takes. */
   public int layers(double height) {
     return (int) Math.floor((depth - 2 * clearance) / height + 1e-9);

@@ -18,7 +18,9 @@ import org.locationtech.jts.operation.buffer.BufferParameters;
  */
 public record Outline(List<Point> corners) {
   private static final GeometryFactory SHAPES = new GeometryFactory();
-  private static final int MOST = 500;
+
+  /** The most corners. */
+  public static final int MOST = 500;
 
   public Outline {
     corners = List.copyOf(corners);
@@ -101,9 +103,19 @@ public record Outline(List<Point> corners) {
     return polygon(corners);
   }
 
+  /** Returns whether another lies wholly inside. */
+  public boolean contains(Outline other) {
+    return shape().contains(other.shape());
+  }
+
   /** Returns the enclosed area, m². */
   public double area() {
     return shape().getArea();
+  }
+
+  /** Returns the length of its sides, m. */
+  public double perimeter() {
+    return shape().getLength();
   }
 
   private static Polygon polygon(List<Point> corners) {

@@ -4,6 +4,7 @@ import hammerman.cell.CellFormat;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -230,6 +231,30 @@ public record Placing(List<Point> places, List<Sheet> sheets, Footprint footprin
     return found.stream()
         .map(l -> l.stream().mapToInt(Integer::intValue).sorted().toArray())
         .toList();
+  }
+
+  /**
+   * Returns for each place the indices of those that stand on it or under it: the same place of the
+   * next layers of its box.
+   */
+  public List<int[]> stacked() {
+    List<int[]> found = new ArrayList<>();
+    for (int s = 0; s < sheets.size(); s++) {
+      Sheet sheet = sheets.get(s);
+      boolean under = s > 0 && sheets.get(s - 1).box() == sheet.box();
+      boolean over = s + 1 < sheets.size() && sheets.get(s + 1).box() == sheet.box();
+      for (int k = sheet.first(); k < sheet.end(); k++) {
+        IntStream.Builder ends = IntStream.builder();
+        if (under) {
+          ends.add(k - sheet.size());
+        }
+        if (over) {
+          ends.add(k + sheet.size());
+        }
+        found.add(ends.build().toArray());
+      }
+    }
+    return found;
   }
 
   private void near(Sheet sheet, List<List<Integer>> found) {

@@ -1,6 +1,6 @@
 package hammerman.forecast;
 
-import hammerman.chain.Chain;
+import hammerman.chain.LaidOut;
 import hammerman.chain.Layout;
 import hammerman.design.Design;
 import hammerman.fit.FitPlan;
@@ -11,7 +11,6 @@ import hammerman.pack.Strip;
 import hammerman.pack.TakeOff;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 
 /**
  * A change of conductors, with what it would do to the layout's currents.
@@ -102,8 +101,7 @@ public record Mend(String what, Design design, double load, double share, double
   }
 
   private static Mend of(String what, Design changed) {
-    Layout.Solved s =
-        Layout.of(Chain.of(changed), Objects.requireNonNull(changed.fit())).solved().orElseThrow();
+    Layout.Solved s = LaidOut.of(changed).solved().orElseThrow();
     Network n = s.network();
     return new Mend(
         what,

@@ -11,6 +11,7 @@ import static hammerman.forecast.Inputs.yours;
 
 import hammerman.finding.Derivation;
 import hammerman.guard.ChargePlan;
+import hammerman.heat.HeatMap;
 import hammerman.life.LifeForecast;
 import hammerman.pack.Pack;
 import hammerman.unit.Figures;
@@ -36,10 +37,48 @@ final class RunWorkings {
   }
 
   static Derivation peakTemperature(Forecast f) {
-    return run(
-        "Highest cell temperature in the duty",
-        Figures.of(f.duty().extremes().peakTemperature(), Unit.CELSIUS, 0),
-        f);
+    String title = "Highest cell temperature in the duty";
+    return f.thermal()
+        .map()
+        .map(m -> hottestCell(title, m, f))
+        .orElseGet(
+            () ->
+                run(title, Figures.of(f.duty().extremes().peakTemperature(), Unit.CELSIUS, 0), f));
+  }
+
+  private static Derivation hottestCell(String title, HeatMap map, Forecast f) {
+    return new Derivation(
+        title,
+        Figures.of(map.hottest(), Unit.CELSIUS, 0),
+        "C dT_k/dt = I_k² R + heat of strips + Σ G_kj (T_j − T_k) + G_k (T_box − T_k)",
+        List.of(
+            computed("k", "when it is hottest", Figures.duration(map.hottestTime())),
+            computed(
+                "T_mean",
+                "highest of the pack as one lump",
+                Figures.of(f.duty().extremes().peakTemperature(), Unit.CELSIUS, 0)),
+            computed("ΔT", "most between two cells", Figures.of(map.spread(), Unit.KELVIN, 1)),
+            yours(
+                "T_air",
+                "hottest in use",
+                Figures.of(f.design().duty().surroundings().hottestInUse(), Unit.CELSIUS, 0)),
+            shed(f),
+            computed(
+                "check",
+                "heat balance error",
+                Figures.fixed(Math.abs(map.imbalance()) * 100, 4) + " %")),
+        "heat balance of each cell of the layout; contacts and heat transfer typical",
+        CIRCUIT_RANGE + "; no heat from box to box",
+        map.hottest() > 353.15);
+  }
+
+  private static Derivation.Input shed(Forecast f) {
+    return computed(
+        "G",
+        f.chain().path().assembly().known()
+            ? "heat shed by the layout"
+            : "heat shed by a plain box, h A",
+        Figures.number(f.thermal().conductance()) + " W/K");
   }
 
   /** A figure read off a simulated run. */
@@ -49,8 +88,8 @@ final class RunWorkings {
     return new Derivation(
         title,
         result,
-        "dz/dt = −I / 3600 Q;  V = S (OCV − v1 − v2 − I R0 / P) − I R_ext;  C dT/dt = heat − h"
-            + " A (T − T_air)",
+        "dz/dt = −I / 3600 Q;  V = S (OCV − v1 − v2 − I R0 / P) − I R_ext;  C dT/dt = heat − G"
+            + " (T − T_air)",
         List.of(
             computed("z0", "charge at the start", Figures.of(f.chain().ceiling(), Unit.PERCENT, 0)),
             computed(
@@ -65,8 +104,7 @@ final class RunWorkings {
                 "C",
                 "heat capacity of the cells",
                 Figures.number(p.heatCapacity() / 1e3) + " kJ/K"),
-            computed(
-                "h A", "heat shed by the box", Figures.number(f.thermal().conductance()) + " W/K"),
+            shed(f),
             computed(
                 "check",
                 "energy balance error",
@@ -80,20 +118,23 @@ final class RunWorkings {
     return new Derivation(
         "Settled temperature at the continuous current",
         Figures.of(f.thermal().settled(), Unit.CELSIUS, 0),
-        "h A (T − T_air) = I² (S/P · R_settled(T) + R_strips(T))",
+        "G (T − T_air) = I² (S/P · R_settled(T) + R_strips(T))",
         List.of(
             computed(
                 "I",
                 "continuous current",
                 Figures.of(f.chain().demand().continuous(), Unit.AMPERE)),
-            computed(
-                "h A", "heat shed by the box", Figures.number(f.thermal().conductance()) + " W/K"),
+            shed(f),
             yours(
                 "T_air",
                 "hottest in use",
                 Figures.of(f.design().duty().surroundings().hottestInUse(), Unit.CELSIUS, 0))),
         "lumped heat balance; heat transfer of the box typical",
-        "one thermal lump, plain box of one layer around the cells; held for hours",
+        "one thermal lump"
+            + (f.chain().path().assembly().known()
+                ? ""
+                : ", plain box of one layer around the cells")
+            + "; held for hours",
         f.thermal().settled() > 353.15);
   }
 

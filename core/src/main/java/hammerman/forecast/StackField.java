@@ -4,6 +4,7 @@ import hammerman.design.Design;
 import hammerman.duty.Machine;
 import hammerman.finding.Judgement;
 import hammerman.finding.Severity;
+import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
@@ -96,15 +97,18 @@ public record StackField(
     }
   }
 
-  /** Tries the counts around a design; BMS and charge voltage follow the series count. */
-  public static StackField of(Design design) {
+  /**
+   * Tries the counts around a design, all built like it; BMS and charge voltage follow the series
+   * count.
+   */
+  public static StackField of(Design design, Assembly like) {
     int[] columns = columns(design);
     int lastParallel = Math.min(Pack.MOST_PARALLEL, Math.max(ROWS, design.pack().parallel() + 2));
     int top = lastParallel - ROWS + 1;
     List<Square> squares = new ArrayList<>();
     for (int row = 0; row < ROWS; row++) {
       for (int series = columns[0]; series <= columns[1]; series++) {
-        squares.add(square(design.withCounts(series, top + row)));
+        squares.add(square(design.withCounts(series, top + row), like));
       }
     }
     return new StackField(columns[0], columns[1] - columns[0] + 1, top, ROWS, squares);
@@ -117,8 +121,8 @@ public record StackField(
         .findFirst();
   }
 
-  private static Square square(Design design) {
-    Trial trial = Trial.of(design);
+  private static Square square(Design design, Assembly like) {
+    Trial trial = Trial.of(design, like);
     Pack pack = design.pack();
     return new Square(
         pack.series(),

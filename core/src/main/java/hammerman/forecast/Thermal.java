@@ -3,31 +3,43 @@ package hammerman.forecast;
 import hammerman.chain.Chain;
 import hammerman.chain.Path;
 import hammerman.duty.Load;
+import hammerman.heat.Effort;
+import hammerman.heat.HeatMap;
+import hammerman.heat.WarmLayout;
 import hammerman.numeric.Root;
-import hammerman.pack.Pack;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Outcome;
 import hammerman.simulation.Run;
+import hammerman.simulation.Trace;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * How warm the pack gets, as one lump in the hottest air.
+ * How warm the pack gets in the hottest air: as one lump, and cell by cell where its layout is
+ * known.
  *
- * @param settled temperature at the continuous current held for ever, K
- * @param timeToLimit time at full effort until the cell's limit, s; absent if the pack ends first
+ * @param settled temperature of the lump at the continuous current held for ever, K
+ * @param timeToLimit time at full effort until the hottest cell's limit, s; absent if the pack ends
+ *     first
  * @param conductance heat shed per kelvin above the air, W/K
+ * @param map temperatures of each cell through the duty, if the layout is known
  */
-public record Thermal(double settled, OptionalDouble timeToLimit, double conductance) {
+public record Thermal(
+    double settled, OptionalDouble timeToLimit, double conductance, Optional<HeatMap> map) {
 
   /** Highest temperature searched for the settled state, K above the air. */
   private static final double MOST_RISE = 1000;
 
   private static final double STEP = 1;
 
-  static Thermal of(Chain chain) {
-    Pack pack = chain.design().pack();
+  /** Steps in which a layout is followed, s; longer for more than 5 h. Cells take minutes. */
+  private static final double EFFORT_STEP = 10;
+
+  private static final double MOST_STEPS = 1800;
+
+  static Thermal of(Chain chain, Run duty, Optional<WarmLayout> layout) {
     double hottest = chain.design().duty().surroundings().hottestInUse();
-    double conductance = pack.cooling().heatTransfer() * pack.surface();
+    double conductance = chain.path().assembly().conductance();
     double current = chain.demand().continuous();
     double settled =
         Root.bisect(
@@ -35,32 +47,90 @@ public record Thermal(double settled, OptionalDouble timeToLimit, double conduct
             hottest,
             hottest + MOST_RISE,
             1e-6);
-    return new Thermal(settled, timeToLimit(chain, STEP), conductance);
+    Run effort = fullEffort(chain, STEP);
+    return new Thermal(
+        settled,
+        layout.map(w -> timeToLimit(chain, effort, w)).orElseGet(() -> reached(effort)),
+        conductance,
+        layout.map(w -> w.through(effort(chain, duty))));
   }
 
   /** Heat in the box at a held current, W: I² (cells settled at half charge + strips). */
   private static double heat(Chain chain, double current, double kelvin) {
     double resistance =
         chain.path().cells(Chain.MIDDLE, kelvin, Path.Settling.SETTLED)
-            + chain.design().pack().stripResistance(kelvin);
+            + chain.path().assembly().stripResistance(kelvin);
     return current * current * resistance;
   }
 
-  /** Time at full effort until the cell's limit, in steps of {@code step} seconds. */
+  /** Time at full effort until the lump is at the cell's limit, in steps of {@code step} s. */
   static OptionalDouble timeToLimit(Chain chain, double step) {
+    return reached(fullEffort(chain, step));
+  }
+
+  private static OptionalDouble timeToLimit(Chain chain, Run effort, WarmLayout layout) {
+    double limit = layout.cell().temperatures().dischargeHighest();
+    HeatMap map = layout.through(effort(chain, effort), limit);
+    return map.hottest() >= limit ? OptionalDouble.of(map.hottestTime()) : reached(effort);
+  }
+
+  private static OptionalDouble reached(Run effort) {
+    return effort.outcome() instanceof Outcome.TooHot
+        ? OptionalDouble.of(effort.endTime())
+        : OptionalDouble.empty();
+  }
+
+  /** Full effort until something ends it. */
+  private static Run fullEffort(Chain chain, double step) {
     double hottest = chain.design().duty().surroundings().hottestInUse();
     double effort = chain.design().duty().machine().fullEffortCurrent();
     double longest = 2 * 3600 * chain.design().pack().capacity() / effort;
-    Run run =
-        Discharge.of(
-                chain.design(),
-                Load.current(effort, Math.min(longest, Load.LONGEST)),
-                chain.ceiling(),
-                hottest)
-            .withStep(Math.max(step, longest / 14_400))
-            .run();
-    return run.outcome() instanceof Outcome.TooHot
-        ? OptionalDouble.of(run.endTime())
-        : OptionalDouble.empty();
+    return Discharge.of(
+            chain.design(),
+            Load.current(effort, Math.min(longest, Load.LONGEST)),
+            chain.ceiling(),
+            hottest)
+        .with(chain.path().assembly())
+        .withStep(Math.max(step, longest / 14_400))
+        .run();
+  }
+
+  /**
+   * A run as the effort of its cells: currents squared, and the heat that the run makes in its
+   * cells, I (S · OCV − V) less that of the path outside, over that of cells at half charge.
+   */
+  static Effort effort(Chain chain, Run run) {
+    double hottest = chain.design().duty().surroundings().hottestInUse();
+    double nominal = chain.path().cells(Chain.MIDDLE, hottest, Path.Settling.SETTLED);
+    double step = Math.max(EFFORT_STEP, Math.ceil(run.endTime() / MOST_STEPS));
+    int steps = (int) Math.ceil(run.endTime() / step - 1e-9);
+    double[] squares = new double[steps];
+    double[] factors = new double[steps];
+    Trace t = run.trace();
+    double before = t.size() == 0 ? 0 : cellHeat(chain, t, 0, hottest);
+    for (int k = 1; k < t.size(); k++) {
+      double from = t.at(Trace.Channel.TIME, k - 1);
+      double to = t.at(Trace.Channel.TIME, k);
+      double current = t.at(Trace.Channel.CURRENT, k);
+      double after = cellHeat(chain, t, k, hottest);
+      for (int s = (int) (from / step); s < steps && s * step < to; s++) {
+        double share = Math.max(0, Math.min(to, (s + 1) * step) - Math.max(from, s * step)) / step;
+        squares[s] += current * current * share;
+        factors[s] += 0.5 * (before + after) / nominal * share;
+      }
+      before = after;
+    }
+    for (int s = 0; s < steps; s++) {
+      factors[s] = squares[s] > 0 ? factors[s] / squares[s] : 1;
+    }
+    return new Effort(step, squares, factors);
+  }
+
+  /** Heat made in the cells at a sample of a run, W. */
+  private static double cellHeat(Chain chain, Trace t, int k, double kelvin) {
+    double current = t.at(Trace.Channel.CURRENT, k);
+    double rested = chain.path().openCircuit(t.at(Trace.Channel.SOC, k));
+    double drop = rested - t.at(Trace.Channel.VOLTAGE, k);
+    return current * (drop - current * chain.path().outside(kelvin));
   }
 }

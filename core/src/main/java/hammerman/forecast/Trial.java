@@ -7,6 +7,7 @@ import hammerman.finding.Severity;
 import hammerman.finding.Station;
 import hammerman.judgement.Case;
 import hammerman.judgement.Judge;
+import hammerman.pack.Assembly;
 import hammerman.simulation.Run;
 import java.util.Optional;
 
@@ -22,12 +23,20 @@ public record Trial(Chain chain, Run duty, Optional<Judgement> worst) {
   /** Step of the duty, s. */
   static final double STEP = 20;
 
-  /** Tries a design. */
+  /** Tries a design, its assembly estimated. */
   public static Trial of(Design design) {
-    Chain chain = Chain.of(design);
+    return of(Chain.of(design));
+  }
+
+  /** Tries a design that is built like another. */
+  public static Trial of(Design design, Assembly like) {
+    return of(Chain.of(design, like.of(design.pack())));
+  }
+
+  private static Trial of(Chain chain) {
     Run duty = Forecast.dutyRun(chain).withStep(STEP).run();
     Optional<Judgement> worst =
-        Judge.judge(new Case(chain, duty, Optional.empty())).stream()
+        Judge.judge(new Case(chain, duty, Optional.empty(), Optional.empty())).stream()
             .filter(j -> j.station() == Station.STACK && j.severity() != Severity.NOTE)
             .findFirst();
     return new Trial(chain, duty, worst);

@@ -3,41 +3,32 @@ package hammerman.forecast;
 import hammerman.chain.Layout;
 import hammerman.fit.Filling;
 import hammerman.fit.FitPlan;
+import hammerman.heat.Effort;
 import hammerman.heat.HeatMap;
 import hammerman.heat.WarmLayout;
 import hammerman.pack.Cooling;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /**
- * How warm each cell of the layout gets through the duty, in the hottest air, and what that does.
+ * What the warmth of each cell of the layout does through the duty, in the hottest air.
  *
  * @param map temperatures of each cell
- * @param timeToLimit time at full effort until the first cell is at its limit, s; empty if none
- *     gets there within four hours
  * @param hottestYears life of a cell as warm in use as the warmest, years
  * @param coolestYears life of a cell as warm in use as the coolest, years
  */
-public record Warmth(
-    HeatMap map, OptionalDouble timeToLimit, double hottestYears, double coolestYears) {
+public record Warmth(HeatMap map, double hottestYears, double coolestYears) {
 
-  /** Works it out; empty without groups. Some 20 ms for an hour of 80 cells. */
+  /** Works it out; empty without groups. */
   public static Optional<Warmth> of(Forecast f) {
-    return f.warmLayout().map(w -> of(f, w));
+    return f.thermal().map().map(m -> of(f, m));
   }
 
-  private static Warmth of(Forecast f, WarmLayout layout) {
-    HeatMap map = layout.through(f.everySecond());
+  private static Warmth of(Forecast f, HeatMap map) {
+    double air = f.design().duty().surroundings().hottestInUse();
     double[] means = HeatMap.range(map.means());
-    return new Warmth(
-        map,
-        layout.timeTo(
-            layout.cell().temperatures().dischargeHighest(),
-            f.design().duty().machine().fullEffortCurrent()),
-        years(f, means[1] - layout.air()),
-        years(f, means[0] - layout.air()));
+    return new Warmth(map, years(f, means[1] - air), years(f, means[0] - air));
   }
 
   private static double years(Forecast f, double rise) {
@@ -55,13 +46,13 @@ public record Warmth(
 
   /** Works out what other fillings, a wider gap and a fan would do, each by itself. */
   public static List<Change> changes(Forecast f) {
-    Optional<WarmLayout> now = f.warmLayout();
-    if (now.isEmpty()) {
+    Optional<Layout.Solved> solved = f.layout().flatMap(Layout::solved);
+    if (solved.isEmpty()) {
       return List.of();
     }
-    WarmLayout layout = now.get();
-    double[] currents = f.everySecond();
-    FitPlan plan = f.layout().orElseThrow().plan();
+    WarmLayout layout = solved.get().warm(f.design());
+    Effort effort = Thermal.effort(f.chain(), f.duty());
+    FitPlan plan = solved.get().layout().plan();
     List<Change> changes = new ArrayList<>();
     for (Filling filling : Filling.values()) {
       if (filling != plan.filling()) {
@@ -69,13 +60,13 @@ public record Warmth(
             new Change(
                 filling.label(),
                 Optional.of(plan.withFilling(filling)),
-                layout.withFilling(filling).through(currents)));
+                layout.withFilling(filling).through(effort)));
       }
     }
     if (layout.cooling() != Cooling.MOVING_AIR) {
       changes.add(
           new Change(
-              "A fan", Optional.empty(), layout.withCooling(Cooling.MOVING_AIR).through(currents)));
+              "A fan", Optional.empty(), layout.withCooling(Cooling.MOVING_AIR).through(effort)));
     }
     FitPlan wider = plan.withPacking(plan.packing().withGap(plan.packing().gap() + 1e-3));
     Layout.of(f.chain(), wider)
@@ -84,13 +75,7 @@ public record Warmth(
             s ->
                 changes.add(
                     new Change(
-                        "1 mm more gap",
-                        Optional.of(wider),
-                        layout
-                            .withPlacing(s.layout().arrangement().placing())
-                            .withGrouping(s.grouping())
-                            .withNetwork(s.network())
-                            .through(currents))));
+                        "1 mm more gap", Optional.of(wider), s.warm(f.design()).through(effort))));
     return changes;
   }
 }

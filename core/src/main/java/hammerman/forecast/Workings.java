@@ -186,7 +186,7 @@ public final class Workings {
                 Figures.fixed(c.path().circuit().temperatureFactor(cold), 2)),
             computed(
                 "R_ext",
-                "strips, BMS, fuse, leads, connectors",
+                strips(c) + ", BMS, fuse, leads, connectors",
                 Figures.of(c.path().outside(cold), Unit.MILLIOHM))),
         CIRCUIT_SOURCE,
         CIRCUIT_RANGE,
@@ -239,7 +239,7 @@ public final class Workings {
                 Figures.of(c.path().cells(1, room, Path.Settling.OHMIC), Unit.MILLIOHM)),
             computed(
                 "R_ext",
-                "strips, BMS, fuse, leads",
+                strips(c) + ", BMS, fuse, leads",
                 Figures.of(c.path().outside(room), Unit.MILLIOHM))),
         "Ohm's law; what the fuse must be able to break",
         "at the machine's end of the leads; nearer the pack it is higher",
@@ -262,6 +262,10 @@ public final class Workings {
         "steady heat balance of a wire; insulation thickness typical for its size",
         "single wire in free air; bundled or covered wire carries less",
         false);
+  }
+
+  private static String strips(Chain c) {
+    return c.path().assembly().known() ? "strips of the layout" : "strips (estimate)";
   }
 
   private static double coldResistance(Chain c) {

@@ -1,6 +1,7 @@
 package hammerman.heat;
 
 import hammerman.fit.Placing;
+import hammerman.fit.Sheet;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -11,7 +12,6 @@ import java.util.List;
  * neighbours lie one after the other in one array, which costs a little clarity for speed.
  */
 final class Stepper {
-  private static final double STEP = 1;
   private static final int FRAMES = 120;
 
   private final int places;
@@ -21,43 +21,53 @@ final class Stepper {
   private final int[] other;
   private final double[] between;
   private final double[] toCase;
-  private final double[] share;
-  private final double outside;
+  private final int[] box;
+  private final double[] ofCells;
+  private final double[] ofStraps;
+  private final double[] outside;
+  private final double[] inside;
   private final double capacity;
   private final double air;
 
   /**
-   * @param share heat of each place over the pack's current squared, Ω
-   * @param outside conductance from the case to the air, W/K
+   * @param cellShares heat of the cell at each place over the pack's current squared, Ω
+   * @param strapShares the same of strips, links and contacts
    */
-  Stepper(WarmLayout layout, double[] share, double outside) {
+  Stepper(WarmLayout layout, double[] cellShares, double[] strapShares) {
     Placing placing = layout.placing();
     int[] group = layout.grouping().group();
-    List<int[]> near = placing.neighbours();
-    this.outside = outside;
     capacity = layout.cell().mass() * layout.cell().specificHeat();
     air = layout.air();
     places = group.length;
+    place = standing(group);
+    size = place.length;
     int[] index = new int[places];
-    int[] found = new int[places];
-    int n = 0;
-    for (int k = 0; k < places; k++) {
-      index[k] = group[k] >= 0 ? n : -1;
-      if (group[k] >= 0) {
-        found[n++] = k;
-      }
+    Arrays.fill(index, -1);
+    ofCells = new double[size];
+    ofStraps = new double[size];
+    toCase = new double[size];
+    box = new int[size];
+    start = new int[size + 1];
+    for (int k = 0; k < size; k++) {
+      index[place[k]] = k;
+      ofCells[k] = cellShares[place[k]];
+      ofStraps[k] = strapShares[place[k]];
     }
-    size = n;
-    place = Arrays.copyOf(found, n);
-    this.share = new double[n];
-    toCase = new double[n];
-    start = new int[n + 1];
-    int[] list = new int[8 * n];
-    double[] g = new double[8 * n];
+    outside = new double[layout.boxes().size()];
+    inside = new double[layout.boxes().size()];
+    for (int b = 0; b < outside.length; b++) {
+      outside[b] = layout.cooling().heatTransfer() * layout.boxes().get(b).surface();
+    }
+    List<int[]> near = placing.neighbours();
+    List<int[]> stacked = placing.stacked();
+    int[] list = new int[10 * size];
+    double[] g = new double[10 * size];
+    double end = layout.contact().end() * placing.footprint().end();
     int enclosing = placing.footprint().enclosing(layout.pattern());
     int at = 0;
-    for (int k = 0; k < n; k++) {
-      this.share[k] = share[place[k]];
+    for (int k = 0; k < size; k++) {
+      Sheet sheet = placing.sheets().get(placing.sheetOf(place[k]));
+      box[k] = sheet.box();
       for (int m : near.get(place[k])) {
         if (index[m] >= 0) {
           double far = placing.places().get(place[k]).to(placing.places().get(m));
@@ -65,35 +75,67 @@ final class Stepper {
           list[at++] = index[m];
         }
       }
+      int beside = at - start[k];
+      for (int m : stacked.get(place[k])) {
+        if (index[m] >= 0) {
+          g[at] = end;
+          list[at++] = index[m];
+        }
+      }
       start[k + 1] = at;
-      double open = Math.max(0, enclosing - (at - start[k])) / (double) enclosing;
-      toCase[k] =
-          layout.contact().end() * 2 * placing.footprint().end()
-              + layout.contact().side() * open * placing.footprint().side();
+      int covered = at - start[k] - beside;
+      double open = Math.max(0, enclosing - beside) / (double) enclosing;
+      toCase[k] = end * (2 - covered) + layout.contact().side() * open * placing.footprint().side();
+      inside[box[k]] += toCase[k];
     }
     other = Arrays.copyOf(list, at);
     between = Arrays.copyOf(g, at);
   }
 
-  /** Steps through currents, until they end or a cell is as hot as a limit. */
-  HeatMap run(double[] currents, double limit) {
-    double[] t = new double[size];
-    double[] next = new double[size];
-    double[] sums = new double[size];
-    Arrays.fill(t, air);
-    double sumCase = 0;
-    double stiffest = 0;
+  /** The places where a cell stands. */
+  private static int[] standing(int[] group) {
+    int[] found = new int[group.length];
+    int n = 0;
+    for (int k = 0; k < group.length; k++) {
+      if (group[k] >= 0) {
+        found[n++] = k;
+      }
+    }
+    return Arrays.copyOf(found, n);
+  }
+
+  /** Heat shed per kelvin above the air if all cells are equally warm, W/K. */
+  double conductance() {
+    double sum = 0;
+    for (int b = 0; b < outside.length; b++) {
+      sum += inside[b] * outside[b] / (inside[b] + outside[b]);
+    }
+    return sum;
+  }
+
+  /** The greatest sum of conductances at a cell, W/K. */
+  private double stiffest() {
+    double most = 0;
     for (int k = 0; k < size; k++) {
       double sum = toCase[k];
       for (int e = start[k]; e < start[k + 1]; e++) {
         sum += between[e];
       }
-      sumCase += toCase[k];
-      stiffest = Math.max(stiffest, sum);
+      most = Math.max(most, sum);
     }
-    int parts = (int) Math.max(1, Math.ceil(STEP * stiffest / (0.5 * capacity)));
-    double dt = STEP / parts;
-    int every = Math.max(1, (currents.length + FRAMES - 1) / FRAMES);
+    return most;
+  }
+
+  /** Steps through an effort, until it ends or a cell is as hot as a limit. */
+  HeatMap run(Effort effort, double limit) {
+    double[] t = new double[size];
+    double[] next = new double[size];
+    double[] sums = new double[size];
+    double[] shell = new double[outside.length];
+    Arrays.fill(t, air);
+    int parts = (int) Math.max(1, Math.ceil(effort.step() * stiffest() / (0.5 * capacity)));
+    double dt = effort.step() / parts;
+    int every = Math.max(1, (effort.steps() + FRAMES - 1) / FRAMES);
     List<double[]> frames = new ArrayList<>();
     List<Double> times = new ArrayList<>();
     frames.add(frame(t));
@@ -103,20 +145,23 @@ final class Stepper {
     double hottest = air;
     int hot = 0;
     double when = 0;
-    int seconds = 0;
-    for (int s = 0; s < currents.length && hottest < limit; s++) {
-      double squared = currents[s] * currents[s];
+    int steps = 0;
+    for (int s = 0; s < effort.steps() && hottest < limit; s++) {
+      double squared = effort.squares()[s];
+      double factor = effort.factors()[s];
       for (int part = 0; part < parts; part++) {
-        double flow = 0;
+        Arrays.fill(shell, 0);
         for (int k = 0; k < size; k++) {
-          flow += toCase[k] * t[k];
+          shell[box[k]] += toCase[k] * t[k];
         }
-        double shell = (flow + outside * air) / (sumCase + outside);
-        shed += outside * (shell - air) * dt;
+        for (int b = 0; b < shell.length; b++) {
+          shell[b] = (shell[b] + outside[b] * air) / (inside[b] + outside[b]);
+          shed += outside[b] * (shell[b] - air) * dt;
+        }
         for (int k = 0; k < size; k++) {
-          double heat = squared * share[k];
+          double heat = squared * (ofCells[k] * factor + ofStraps[k]);
           made += heat * dt;
-          double in = heat + toCase[k] * (shell - t[k]);
+          double in = heat + toCase[k] * (shell[box[k]] - t[k]);
           for (int e = start[k]; e < start[k + 1]; e++) {
             in += between[e] * (t[other[e]] - t[k]);
           }
@@ -126,24 +171,24 @@ final class Stepper {
         t = next;
         next = swap;
       }
-      seconds = s + 1;
+      steps = s + 1;
       for (int k = 0; k < size; k++) {
         sums[k] += t[k];
         if (t[k] > hottest) {
           hottest = t[k];
           hot = k;
-          when = seconds;
+          when = steps * effort.step();
         }
       }
-      if (seconds % every == 0 || seconds == currents.length) {
+      if (steps % every == 0 || steps == effort.steps()) {
         frames.add(frame(t));
-        times.add((double) seconds);
+        times.add(steps * effort.step());
       }
     }
     double stored = 0;
     for (int k = 0; k < size; k++) {
       stored += capacity * (t[k] - air);
-      sums[k] = seconds == 0 ? air : sums[k] / seconds;
+      sums[k] = steps == 0 ? air : sums[k] / steps;
     }
     return new HeatMap(
         times.stream().mapToDouble(Double::doubleValue).toArray(),

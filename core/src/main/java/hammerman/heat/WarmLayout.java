@@ -1,6 +1,7 @@
 package hammerman.heat;
 
 import hammerman.cell.CellType;
+import hammerman.fit.Container;
 import hammerman.fit.Filling;
 import hammerman.fit.Grouping;
 import hammerman.fit.Packing;
@@ -8,31 +9,33 @@ import hammerman.fit.Placing;
 import hammerman.interconnect.Network;
 import hammerman.pack.Cooling;
 import io.soabase.recordbuilder.core.RecordBuilder;
-import java.util.Arrays;
-import java.util.OptionalDouble;
+import java.util.List;
 
 /**
- * A layout as it warms: one thermal node for each cell and one for the case, C dT/dt = heat + Σ G
- * (T_j − T) + G_case (T_case − T), the case against the air by h A.
+ * A layout as it warms: one thermal node for each cell and one for each box, C dT/dt = heat + Σ G
+ * (T_j − T) + G_case (T_case − T), the box against the air by h A of its own outside.
  *
- * <p>Heat of a cell is its share of the current squared times its settled resistance; half of a
- * piece of strip's heat goes to either cell it sits on. The case has no heat capacity of its own;
- * cells at the rim see it through their open sides, all through their ends. Neglected: reversible
- * heat, heat between layers, and the change of resistance as cells warm.
+ * <p>Heat of a cell is its share of the current squared times its resistance; half of a piece of
+ * strip's heat goes to either cell it sits on. A box has no heat capacity of its own; cells at the
+ * rim see it through their open sides, all through the ends that no other layer covers. Layers
+ * exchange heat end to end. Neglected: reversible heat, heat from box to box, and that warmer cells
+ * of a group have a lower resistance than their neighbours.
  *
+ * @param boxes what the cells stand in
  * @param placing where cells stand
  * @param pattern how
  * @param grouping which group each belongs to
  * @param network currents at any current of the pack; shares hold for every other
  * @param cell the cell type
- * @param resistance of one cell as it makes heat, settled, Ω
+ * @param resistance of one cell as it makes heat, Ω; an effort's factors are over it
  * @param air temperature, K
  * @param filling what lies between
  * @param cooling how the box sheds heat
- * @param contact of cells with the case
+ * @param contact of cells with the box
  */
 @RecordBuilder
 public record WarmLayout(
+    List<Container> boxes,
     Placing placing,
     Packing.Pattern pattern,
     Grouping grouping,
@@ -45,10 +48,14 @@ public record WarmLayout(
     Contact contact)
     implements WarmLayoutBuilder.With {
 
+  public WarmLayout {
+    boxes = List.copyOf(boxes);
+  }
+
   /**
-   * How cells touch the case.
+   * How cells touch what is around them.
    *
-   * @param end conductance per area of their ends, W/(m² K)
+   * @param end conductance per area of their ends, to the box or to the next layer, W/(m² K)
    * @param side conductance per area of their open sides, W/(m² K)
    */
   public record Contact(double end, double side) {
@@ -56,52 +63,46 @@ public record WarmLayout(
     public static final Contact USUAL = new Contact(12, 8);
   }
 
-  /** The longest full effort followed, s. */
-  private static final int LONGEST = 4 * 3600;
-
-  /**
-   * Steps through a time, from the air's temperature.
-   *
-   * @param currents of the pack, A, one for each second
-   */
-  public HeatMap through(double[] currents) {
-    return stepper().run(currents, Double.POSITIVE_INFINITY);
+  /** Follows an effort, from the air's temperature. */
+  public HeatMap through(Effort effort) {
+    return through(effort, Double.POSITIVE_INFINITY);
   }
 
-  /**
-   * Returns when the first cell reaches a limit (K) at a steady current (A), s; empty if it does
-   * not within four hours.
-   */
-  public OptionalDouble timeTo(double limit, double current) {
-    double[] steady = new double[LONGEST];
-    Arrays.fill(steady, current);
-    HeatMap map = stepper().run(steady, limit);
-    return map.hottest() >= limit ? OptionalDouble.of(map.hottestTime()) : OptionalDouble.empty();
+  /** Follows an effort until its end or until the first cell is as hot as a limit, K. */
+  public HeatMap through(Effort effort, double limit) {
+    return new Stepper(this, cellShares(), strapShares()).run(effort, limit);
   }
 
-  private Stepper stepper() {
-    int n = grouping.group().length;
-    double[] share = new double[n];
-    double contacts = network.contactHeat() / (grouping.series() * grouping.parallel());
-    for (int k = 0; k < n; k++) {
+  /** Returns the heat shed per kelvin above the air if all cells are equally warm, W/K. */
+  public double conductance() {
+    return new Stepper(this, cellShares(), strapShares()).conductance();
+  }
+
+  /** Heat of each cell over the pack's current squared, Ω. */
+  private double[] cellShares() {
+    double[] share = new double[grouping.group().length];
+    for (int k = 0; k < share.length; k++) {
       double i = network.cellCurrents()[k] / network.current();
-      share[k] =
-          grouping.group()[k] < 0
-              ? 0
-              : i * i * resistance + contacts / (network.current() * network.current());
+      share[k] = i * i * resistance;
     }
-    network.segments().forEach(s -> settle(share, s));
-    network.links().forEach(s -> settle(share, s));
-    int cells = grouping.series() * grouping.parallel();
-    double height = placing.footprint().height();
-    double side = Math.sqrt(cells * cell.format().packedFootprint());
-    double outside = cooling.heatTransfer() * (2 * side * side + 4 * side * height);
-    return new Stepper(this, share, outside);
+    return share;
   }
 
-  private void settle(double[] share, Network.Segment s) {
-    double per = s.heat() / (network.current() * network.current());
-    share[s.from()] += per / 2;
-    share[s.to()] += per / 2;
+  /** Heat of strips, links and contacts at each cell over the pack's current squared, Ω. */
+  private double[] strapShares() {
+    double[] share = new double[grouping.group().length];
+    double squared = network.current() * network.current();
+    double contacts = network.contactHeat() / (grouping.series() * grouping.parallel()) / squared;
+    for (int k = 0; k < share.length; k++) {
+      share[k] = grouping.group()[k] < 0 ? 0 : contacts;
+    }
+    network.segments().forEach(s -> settle(share, s, squared));
+    network.links().forEach(s -> settle(share, s, squared));
+    return share;
+  }
+
+  private static void settle(double[] share, Network.Segment s, double squared) {
+    share[s.from()] += s.heat() / squared / 2;
+    share[s.to()] += s.heat() / squared / 2;
   }
 }

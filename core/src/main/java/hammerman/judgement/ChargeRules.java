@@ -174,7 +174,7 @@ final class ChargeRules {
   }
 
   private static Optional<Found> hot(Case c) {
-    double hottest = c.duty().extremes().peakTemperature();
+    double hottest = c.hottest();
     double allowed = c.cell().temperatures().chargeHighest();
     if (hottest <= allowed) {
       return Optional.empty();

@@ -53,7 +53,13 @@ final class FitRules {
               "cell share",
               "How unevenly the cells of a group share its current, above 125 %, if no cell or"
                   + " strip is overloaded.",
-              FitRules::share));
+              FitRules::share),
+          rule(
+              "fit.heat",
+              "hot cell",
+              "The hottest cell of the layout through the duty against its limit, if the pack as a"
+                  + " whole stays below it.",
+              FitRules::heat));
 
   private FitRules() {}
 
@@ -143,6 +149,24 @@ final class FitRules {
                             s.strip().text(),
                             amperes(s.strip().shortTimeAmpacity(seconds))),
                     "Use doubled or copper strip there."));
+  }
+
+  private static Optional<Found> heat(Case c, Layout l) {
+    double limit = c.cell().temperatures().dischargeHighest();
+    boolean whole = c.duty().extremes().peakTemperature() >= limit;
+    return c.heat()
+        .filter(m -> !whole && m.hottest() >= limit)
+        .flatMap(
+            m ->
+                Found.stop(
+                    "One cell reaches its temperature limit",
+                    "In this layout the hottest cell is at %s after %s of the duty, the pack as a whole at %s; the limit is %s."
+                        .formatted(
+                            Text.celsius(m.hottest()),
+                            Figures.duration(m.hottestTime()),
+                            Text.celsius(c.duty().extremes().peakTemperature()),
+                            Text.celsius(limit)),
+                    "See what cools it under Heat: another filling, a wider gap, a fan."));
   }
 
   private static Optional<Found> share(Case c, Grouping g, Network n) {

@@ -60,7 +60,7 @@ final class SecondRules {
   }
 
   private static Optional<Found> gap(Case c, SecondPack s) {
-    Junction j = Junction.of(c.design()).orElseThrow();
+    Junction j = Junction.of(c.chain()).orElseThrow();
     if (s.joining() != Joining.PARALLEL || j.current() <= j.limit()) {
       return Optional.empty();
     }

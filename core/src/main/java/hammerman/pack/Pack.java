@@ -81,14 +81,6 @@ public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling
     return nominalVoltage() * capacity() * 3600;
   }
 
-  /**
-   * Returns the resistance of the strips from group to group at a temperature (K), Ω: one strip per
-   * cell and link, one pitch long, {@code series} links with the two ends counted as one.
-   */
-  public double stripResistance(double kelvin) {
-    return series * strip.resistance(cell.format().pitch(), kelvin) / parallel;
-  }
-
   /** Returns the heat capacity of the cells, J/K. */
   public double heatCapacity() {
     return cells() * cell.mass() * cell.specificHeat();

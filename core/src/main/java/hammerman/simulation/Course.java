@@ -1,7 +1,7 @@
 package hammerman.simulation;
 
 import hammerman.duty.Load;
-import hammerman.pack.Pack;
+import hammerman.pack.Assembly;
 import org.jspecify.annotations.Nullable;
 
 /** One discharge under way: goes through the load step by step and keeps the books. */
@@ -27,14 +27,14 @@ final class Course {
   private @Nullable Outcome outcome;
 
   Course(
-      Pack pack,
+      Assembly assembly,
       double leadResistance,
       Stops stops,
       Load load,
       double startSoc,
       double ambient,
       double step) {
-    this.state = new UniformPack(pack, leadResistance, startSoc, ambient);
+    this.state = new UniformPack(assembly, leadResistance, startSoc, ambient);
     this.stops = stops;
     this.load = load;
     this.step = step;

@@ -2,6 +2,7 @@ package hammerman.simulation;
 
 import hammerman.design.Design;
 import hammerman.duty.Load;
+import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 
 /**
@@ -13,7 +14,7 @@ public final class Discharge {
   /** The most samples a run keeps; longer loads take longer steps. */
   private static final int MOST_STEPS = 14_400;
 
-  private final Pack pack;
+  private final Assembly assembly;
   private final double leadResistance;
   private final Stops stops;
   private final Load load;
@@ -22,14 +23,14 @@ public final class Discharge {
   private final double step;
 
   private Discharge(
-      Pack pack,
+      Assembly assembly,
       double leadResistance,
       Stops stops,
       Load load,
       double startSoc,
       double ambient,
       double step) {
-    this.pack = pack;
+    this.assembly = assembly;
     this.leadResistance = leadResistance;
     this.stops = stops;
     this.load = load;
@@ -39,14 +40,14 @@ public final class Discharge {
   }
 
   /**
-   * A discharge of a design with everything that can end it.
+   * A discharge of a design with everything that can end it, its assembly estimated.
    *
    * @param startSoc state of charge at the start, 0 to 1
    * @param ambient air temperature, K
    */
   public static Discharge of(Design design, Load load, double startSoc, double ambient) {
     return new Discharge(
-        design.pack(),
+        Assembly.estimated(design.pack()),
         design.guard().resistance(ambient),
         Stops.of(design),
         load,
@@ -57,7 +58,13 @@ public final class Discharge {
 
   /** A discharge of the bare pack: no leads, and nothing ends it but an empty cell. */
   public static Discharge bare(Pack pack, Load load, double startSoc, double ambient) {
-    return new Discharge(pack, 0, Stops.NONE, load, startSoc, ambient, stepFor(load));
+    return new Discharge(
+        Assembly.estimated(pack), 0, Stops.NONE, load, startSoc, ambient, stepFor(load));
+  }
+
+  /** Returns the same discharge of a pack put together in a known way. */
+  public Discharge with(Assembly known) {
+    return new Discharge(known, leadResistance, stops, load, startSoc, ambient, step);
   }
 
   /** Returns the same discharge in steps of at most {@code seconds}. */
@@ -65,12 +72,12 @@ public final class Discharge {
     if (!(seconds > 0)) {
       throw new IllegalArgumentException("step must be above 0 s, not " + seconds);
     }
-    return new Discharge(pack, leadResistance, stops, load, startSoc, ambient, seconds);
+    return new Discharge(assembly, leadResistance, stops, load, startSoc, ambient, seconds);
   }
 
   /** Runs it to its end. */
   public Run run() {
-    return new Course(pack, leadResistance, stops, load, startSoc, ambient, step).run();
+    return new Course(assembly, leadResistance, stops, load, startSoc, ambient, step).run();
   }
 
   private static double stepFor(Load load) {

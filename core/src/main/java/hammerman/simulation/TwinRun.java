@@ -6,7 +6,7 @@ import hammerman.design.SecondPack.Joining;
 import hammerman.duty.Load;
 import hammerman.guard.Bms;
 import hammerman.guard.BmsClass;
-import hammerman.pack.Pack;
+import hammerman.pack.Assembly;
 import java.util.Arrays;
 
 /**
@@ -84,18 +84,19 @@ public record TwinRun(
   /**
    * Runs the duty of a design with a second pack, in the hottest air.
    *
+   * @param assembly how its first pack is put together; that of the second is estimated
    * @throws IllegalArgumentException if the design has no second pack
    */
-  public static TwinRun of(Design design) {
+  public static TwinRun of(Design design, Assembly assembly) {
     SecondPack second = design.second();
     if (second == null) {
       throw new IllegalArgumentException("the design has one pack only");
     }
-    return of(design, second, design.duty().task().load());
+    return new Twins(design, assembly, second, design.duty().task().load()).run();
   }
 
   static TwinRun of(Design design, SecondPack second, Load load) {
-    return new Twins(design, second, load).run();
+    return new Twins(design, Assembly.estimated(design.pack()), second, load).run();
   }
 
   /** The two packs under way. */
@@ -119,7 +120,7 @@ public record TwinRun(
     private double switchedAt = Double.NaN;
     private boolean ended;
 
-    Twins(Design design, SecondPack second, Load load) {
+    Twins(Design design, Assembly assembly, SecondPack second, Load load) {
       this.joining = second.joining();
       this.load = load;
       double ambient = design.duty().surroundings().hottestInUse();
@@ -141,10 +142,15 @@ public record TwinRun(
       int expected = (int) Math.min(2e6, load.duration() / STEP + load.steps().size() * 2.0 + 8);
       every = Math.max(1, expected / MOST_STEPS + 1);
       int size = expected / every + load.rounds() * load.steps().size() + 8;
-      a = new Branch(design.pack(), own, second.firstSoc(), ambient, floor, size);
+      a = new Branch(assembly, own, second.firstSoc(), ambient, floor, size);
       b =
           new Branch(
-              second.pack(), second.pathResistance(), second.soc(), ambient, secondFloor, size);
+              Assembly.estimated(second.pack()),
+              second.pathResistance(),
+              second.soc(),
+              ambient,
+              secondFloor,
+              size);
       if (joining == Joining.SWITCH_OVER) {
         b.waiting = true;
       }
@@ -326,10 +332,10 @@ public record TwinRun(
     private double hottest;
     private double openedAt = Double.NaN;
 
-    Branch(Pack pack, double path, double soc, double ambient, double floor, int size) {
-      state = new UniformPack(pack, path, soc, ambient);
+    Branch(Assembly assembly, double path, double soc, double ambient, double floor, int size) {
+      state = new UniformPack(assembly, path, soc, ambient);
       this.floor = floor;
-      hottestAllowed = pack.cell().temperatures().dischargeHighest();
+      hottestAllowed = assembly.pack().cell().temperatures().dischargeHighest();
       currents = new double[size];
       socs = new double[size];
       hottest = ambient;

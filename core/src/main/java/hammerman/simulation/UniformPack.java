@@ -1,13 +1,14 @@
 package hammerman.simulation;
 
 import hammerman.cell.CellCircuit;
+import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 
 /**
  * State of a pack whose cells are all alike, stepped in place: the hot loop of every run.
  *
  * <p>Discharge current is positive. Over a step the current is constant and the RC branches take
- * their exact exponential course. One thermal node: C dT/dt = heat − hA (T − ambient), also exact
+ * their exact exponential course. One thermal node: C dT/dt = heat − G (T − ambient), also exact
  * for constant heat. Reversible heat is neglected (dU/dT = 0), as is the cell's own spread. The
  * capacity is that of the starting temperature for the whole run. About 60 ns a step.
  */
@@ -43,15 +44,16 @@ final class UniformPack {
    * @param soc state of charge at the start, 0 to 1
    * @param ambient air temperature, also of the cells at the start, K
    */
-  UniformPack(Pack pack, double leadResistance, double soc, double ambient) {
+  UniformPack(Assembly assembly, double leadResistance, double soc, double ambient) {
+    Pack pack = assembly.pack();
     this.circuit = new CellCircuit(pack.cell());
     this.r10 = pack.cell().r10();
     this.series = pack.series();
     this.parallel = pack.parallel();
-    this.stripResistance = pack.stripResistance(ambient);
+    this.stripResistance = assembly.stripResistance(ambient);
     this.leadResistance = leadResistance;
     this.heatCapacity = pack.heatCapacity();
-    this.conductance = pack.cooling().heatTransfer() * pack.surface();
+    this.conductance = assembly.conductance();
     this.ambient = ambient;
     this.capacity = circuit.capacity(ambient) * parallel;
     this.soc = soc;

@@ -9,6 +9,7 @@ import hammerman.design.Design;
 import hammerman.duty.Task;
 import hammerman.finding.Judgement;
 import hammerman.finding.Severity;
+import hammerman.pack.Assembly;
 import hammerman.unit.Unit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -30,7 +31,8 @@ class ForecastTest {
     assertThat(forecast.life().years()).isBetween(1.0, 6.0);
     assertThat(forecast.judgements())
         .extracting(Judgement::id)
-        .containsExactly("voltage.cutsOutUnderLoad", "fit.strip", "duty.shortWhenWorn");
+        .containsExactly(
+            "voltage.cutsOutUnderLoad", "fit.strip", "duty.shortWhenWorn", "charge.hot");
   }
 
   @Test
@@ -62,7 +64,7 @@ class ForecastTest {
     double current = forecast.chain().demand().continuous();
     double resistance =
         forecast.chain().path().cells(0.5, t.settled(), hammerman.chain.Path.Settling.SETTLED)
-            + barrow.pack().stripResistance(t.settled());
+            + forecast.chain().path().assembly().stripResistance(t.settled());
     double hottest = barrow.duty().surroundings().hottestInUse();
     assertThat(t.conductance() * (t.settled() - hottest))
         .isCloseTo(current * current * resistance, within(1e-3));
@@ -77,7 +79,7 @@ class ForecastTest {
                 .withMachine(barrow.duty().machine().withFullEffortCurrent(55))
                 .withSurroundings(barrow.duty().surroundings().withHottestInUse(318.15)));
     assertThat(Forecast.of(hot).thermal().timeToLimit()).isPresent();
-    assertThat(forecast.thermal().timeToLimit()).isEmpty();
+    assertThat(Forecast.of(barrow.withFit(null)).thermal().timeToLimit()).isEmpty();
   }
 
   @Test
@@ -107,7 +109,7 @@ class ForecastTest {
 
   @Test
   void theFieldAgreesWithTheFullForecast() {
-    StackField field = StackField.of(barrow);
+    StackField field = StackField.of(barrow, Assembly.estimated(barrow.pack()));
     for (int[] counts : new int[][] {{13, 6}, {13, 3}, {14, 6}, {12, 8}, {10, 6}}) {
       boolean stopped =
           Forecast.of(barrow.withCounts(counts[0], counts[1])).judgements().stream()
@@ -123,9 +125,22 @@ class ForecastTest {
 
   @Test
   void countsBeyondTheUsualAreInsideTheField() {
-    assertThat(StackField.of(barrow.withCounts(40, 30)).at(40, 30)).isPresent();
-    assertThat(StackField.of(barrow.withCounts(250, 500)).at(250, 500)).isPresent();
-    assertThat(StackField.of(barrow.withCounts(1, 1)).at(1, 1)).isPresent();
+    assertThat(
+            StackField.of(
+                    barrow.withCounts(40, 30), Assembly.estimated(barrow.withCounts(40, 30).pack()))
+                .at(40, 30))
+        .isPresent();
+    assertThat(
+            StackField.of(
+                    barrow.withCounts(250, 500),
+                    Assembly.estimated(barrow.withCounts(250, 500).pack()))
+                .at(250, 500))
+        .isPresent();
+    assertThat(
+            StackField.of(
+                    barrow.withCounts(1, 1), Assembly.estimated(barrow.withCounts(1, 1).pack()))
+                .at(1, 1))
+        .isPresent();
   }
 
   @Test
@@ -148,7 +163,7 @@ class ForecastTest {
   @Test
   void theFieldsMeasuresAreThoseOfItsDesigns() {
     Design barrow = Samples.barrow();
-    StackField field = StackField.of(barrow);
+    StackField field = StackField.of(barrow, Assembly.estimated(barrow.pack()));
     StackField.Square chosen = field.at(13, 6).orElseThrow();
     assertThat(StackField.Measure.ENERGY.of(chosen)).isEqualTo(barrow.pack().energy());
     assertThat(StackField.Measure.SAG.of(chosen))

@@ -24,6 +24,7 @@ import hammerman.guard.Fusing;
 import hammerman.guard.Guard;
 import hammerman.guard.Precharge;
 import hammerman.guard.Protection;
+import hammerman.pack.Assembly;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Cooling;
 import hammerman.pack.Pack;
@@ -94,7 +95,7 @@ class RandomDesignTest {
     Random random = new Random(seed);
     for (int k = 0; k < 8; k++) {
       Design design = design(random);
-      StackField field = StackField.of(design);
+      StackField field = StackField.of(design, Assembly.estimated(design.pack()));
       assertThat(field.squares()).hasSize(field.columns() * field.rows());
       assertThat(field.at(design.pack().series(), design.pack().parallel())).isPresent();
     }

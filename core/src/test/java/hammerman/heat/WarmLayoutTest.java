@@ -9,6 +9,7 @@ import hammerman.fit.Arrangement;
 import hammerman.fit.Filling;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
+import hammerman.fit.Joining;
 import hammerman.fit.Outline;
 import hammerman.fit.Packing;
 import hammerman.interconnect.Layouts;
@@ -26,16 +27,24 @@ import org.junit.jupiter.api.Test;
 class WarmLayoutTest {
   private static final double AIR = 298.15;
   private static final double R = 0.02;
+
+  /** Outside of a box of 200 × 160 × 80 mm, m². */
+  private static final double OUTSIDE = 2 * 0.2 * 0.16 + 2 * (0.2 + 0.16) * 0.08;
+
   private static final Strip NICKEL = Strip.plain(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1);
 
   private static WarmLayout layout(Filling filling, Cooling cooling) {
-    FitPlan plan = Layouts.plan(Outline.rectangle(0.2, 0.16));
+    return layout(Layouts.plan(Outline.rectangle(0.2, 0.16)), 10, filling, cooling);
+  }
+
+  private static WarmLayout layout(FitPlan plan, int series, Filling filling, Cooling cooling) {
     CellType cell = Samples.cell("b21700");
-    Arrangement a = Layouts.arranged(plan, 10, 6, NICKEL);
+    Arrangement a = Layouts.arranged(plan, series, 6, NICKEL);
     Grouping g = a.grouping().orElseThrow();
     Network n =
         Network.of(plan.boxes(), a, g, Layouts.led(TakeOff.WHOLE_GROUP), NICKEL, 0.016, 20, AIR);
     return new WarmLayout(
+        plan.boxes(),
         a.placing(),
         Packing.Pattern.HEXAGONAL,
         g,
@@ -48,14 +57,8 @@ class WarmLayoutTest {
         WarmLayout.Contact.USUAL);
   }
 
-  private static double[] steady(double amperes, int seconds) {
-    double[] i = new double[seconds];
-    Arrays.fill(i, amperes);
-    return i;
-  }
-
   private static HeatMap heat(Filling filling, Cooling cooling, int seconds) {
-    return layout(filling, cooling).through(steady(30, seconds));
+    return layout(filling, cooling).through(Effort.steady(30, seconds));
   }
 
   @Test
@@ -94,12 +97,10 @@ class WarmLayoutTest {
   void perfectContactIsTheLumpedModel() {
     WarmLayout one =
         layout(Filling.PLATE, Cooling.SEALED).withContact(new WarmLayout.Contact(1e4, 1e4));
-    HeatMap map = one.through(steady(30, 3600));
+    HeatMap map = one.through(Effort.steady(30, 3600));
     CellType cell = one.cell();
     double capacity = 60 * cell.mass() * cell.specificHeat();
-    double height = cell.format().height();
-    double side = Math.sqrt(60 * cell.format().packedFootprint());
-    double g = Cooling.SEALED.heatTransfer() * (2 * side * side + 4 * side * height);
+    double g = Cooling.SEALED.heatTransfer() * OUTSIDE;
     double power = map.made() / 3600;
     double lumped = AIR + power / g * (1 - Math.exp(-g * 3600 / capacity));
     double rise = lumped - AIR;
@@ -111,7 +112,7 @@ class WarmLayoutTest {
   @Test
   void theSteadyStateIsThatOfADirectSolve() {
     WarmLayout w = layout(Filling.HOLDER, Cooling.MOVING_AIR);
-    HeatMap map = w.through(steady(30, 80_000));
+    HeatMap map = w.through(Effort.steady(30, 80_000));
     List<int[]> near = w.placing().neighbours();
     int[] group = w.grouping().group();
     int n = group.length;
@@ -119,8 +120,7 @@ class WarmLayoutTest {
     DMatrixRMaj p = new DMatrixRMaj(n + 1, 1);
     DMatrixRMaj t = new DMatrixRMaj(n + 1, 1);
     double height = w.cell().format().height();
-    double side = Math.sqrt(60 * w.cell().format().packedFootprint());
-    double outside = Cooling.MOVING_AIR.heatTransfer() * (2 * side * side + 4 * side * height);
+    double outside = Cooling.MOVING_AIR.heatTransfer() * OUTSIDE;
     g.set(n, n, outside);
     p.set(n, 0, outside * AIR);
     double[] heat = heats(w);
@@ -175,10 +175,10 @@ class WarmLayoutTest {
   void fullEffortLastsUntilTheLimit() {
     WarmLayout w = layout(Filling.AIR, Cooling.SEALED);
     double limit = 333.15;
-    double seconds = w.timeTo(limit, 60).orElseThrow();
-    assertThat(w.through(steady(60, (int) seconds)).hottest()).isGreaterThanOrEqualTo(limit);
-    assertThat(w.through(steady(60, (int) seconds - 1)).hottest()).isLessThan(limit);
-    assertThat(w.timeTo(limit, 5)).isEmpty();
+    double seconds = w.through(Effort.steady(60, 4 * 3600), limit).hottestTime();
+    assertThat(w.through(Effort.steady(60, (int) seconds)).hottest()).isGreaterThanOrEqualTo(limit);
+    assertThat(w.through(Effort.steady(60, (int) seconds - 1)).hottest()).isLessThan(limit);
+    assertThat(w.through(Effort.steady(5, 4 * 3600), limit).hottest()).isLessThan(limit);
   }
 
   @Test
@@ -188,5 +188,81 @@ class WarmLayoutTest {
     assertThat(Arrays.stream(map.frames().getFirst())).allMatch(t -> Double.isNaN(t) || t == AIR);
     assertThat(map.time()[map.time().length - 1]).isEqualTo(1000);
     assertThat(map.time()[map.frameAt(500)]).isBetween(490.0, 500.0);
+  }
+
+  /** Two layers of 60 cells each in a box of twice the depth. */
+  private static WarmLayout layers(Cooling cooling) {
+    FitPlan plan = Layouts.plan(Outline.rectangle(0.2, 0.16));
+    FitPlan deep =
+        plan.withBoxes(plan.boxes().stream().map(b -> b.withDepth(0.15)).toList())
+            .withJoining(Joining.WIRED);
+    return layout(deep, 20, Filling.HOLDER, cooling);
+  }
+
+  /** Each cell touches the box with one end only, the other one with the cell of its column. */
+  @Test
+  void layersTouchEndToEndAndTheBoxWithOneEndEach() {
+    WarmLayout w = layers(Cooling.SEALED);
+    int[] group = w.grouping().group();
+    List<int[]> stacked = w.placing().stacked();
+    List<int[]> beside = w.placing().neighbours();
+    double r = 10.5e-3;
+    double end = 12 * Math.PI * r * r;
+    double inside = 0;
+    for (int k = 0; k < group.length; k++) {
+      if (group[k] < 0) {
+        continue;
+      }
+      int closed = (int) Arrays.stream(beside.get(k)).filter(m -> group[m] >= 0).count();
+      int covered = (int) Arrays.stream(stacked.get(k)).filter(m -> group[m] >= 0).count();
+      assertThat(stacked.get(k)).hasSize(1);
+      inside +=
+          end * (2 - covered)
+              + 8 * (6 - closed) / 6.0 * 2 * Math.PI * r * w.cell().format().height();
+    }
+    double outside = Cooling.SEALED.heatTransfer() * w.boxes().getFirst().surface();
+    assertThat(w.conductance()).isCloseTo(inside * outside / (inside + outside), within(1e-9));
+    HeatMap map = w.through(Effort.steady(30, 7200));
+    assertThat(map.imbalance()).isCloseTo(0, within(1e-3));
+  }
+
+  /** The lump with the layout's own conductance warms as the mean of its cells does. */
+  @Test
+  void theMeanOfTheCellsFollowsTheLumpOfTheSameConductance() {
+    WarmLayout w = layout(Filling.PLATE, Cooling.OPEN);
+    HeatMap map = w.through(Effort.steady(30, 7200));
+    double capacity = 60 * w.cell().mass() * w.cell().specificHeat();
+    double g = w.conductance();
+    double rise = map.made() / 7200 / g * (1 - Math.exp(-g * 7200 / capacity));
+    double mean =
+        Arrays.stream(map.last()).filter(t -> !Double.isNaN(t)).average().orElseThrow() - AIR;
+    assertThat(mean).isCloseTo(rise, within(0.03 * rise));
+  }
+
+  /** Longer steps of the same effort change nothing that anyone could measure. */
+  @Test
+  void theLengthOfTheStepDoesNotMatter() {
+    WarmLayout w = layout(Filling.HOLDER, Cooling.SEALED);
+    double[] squares = new double[720];
+    double[] ones = new double[720];
+    Arrays.fill(squares, 900);
+    Arrays.fill(ones, 1);
+    HeatMap coarse = w.through(new Effort(5, squares, ones));
+    HeatMap fine = w.through(Effort.steady(30, 3600));
+    assertThat(coarse.hottest()).isCloseTo(fine.hottest(), within(0.01));
+    assertThat(coarse.hottestPlace()).isEqualTo(fine.hottestPlace());
+  }
+
+  /** A factor on the cells leaves the heat of the strips alone. */
+  @Test
+  void warmerCellsMakeLessHeatAndStripsAsMuch() {
+    WarmLayout w = layout(Filling.HOLDER, Cooling.SEALED);
+    Effort cold = Effort.steady(30, 600);
+    double[] half = new double[600];
+    Arrays.fill(half, 0.5);
+    double full = w.through(cold).made();
+    double less = w.through(new Effort(1, cold.squares(), half)).made();
+    double cells = Arrays.stream(w.network().at(30).cellCurrents()).map(i -> i * i * R).sum() * 600;
+    assertThat(full - less).isCloseTo(cells / 2, within(1e-6 * cells));
   }
 }

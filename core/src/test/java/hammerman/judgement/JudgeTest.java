@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.Samples;
 import hammerman.cell.Health;
-import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
@@ -473,6 +472,10 @@ class JudgeTest {
     return d.withPack(d.pack().withStrip(Strip.plain(ConductorMaterial.NICKEL, 0.05e-3, 5e-3, 1)));
   }
 
+  private static Design inAir(Design d, double celsius) {
+    return duty(d, x -> x.withSurroundings(x.surroundings().withHottestInUse(celsius + 273.15)));
+  }
+
   private static List<Flaw> fitFlaws() {
     Design boxed = boxed(f -> f);
     return List.of(
@@ -498,7 +501,12 @@ class JudgeTest {
             "fit.cell",
             Severity.WARN,
             d -> steady(thin(boxed), 3400),
-            d -> steady(barred(boxed), 3400)));
+            d -> steady(barred(boxed), 3400)),
+        new Flaw(
+            "fit.heat",
+            Severity.STOP,
+            d -> inAir(steady(thin(boxed), 1200), 50),
+            d -> inAir(steady(barred(boxed), 1200), 40)));
   }
 
   private static Stream<Flaw> all() {
@@ -564,7 +572,7 @@ class JudgeTest {
 
   private static Optional<Judgement> find(String id, Design d) {
     Forecast f = Forecast.of(d);
-    return Judge.judge(new Case(Chain.of(d), f.duty(), f.layout())).stream()
+    return Judge.judge(new Case(f.chain(), f.duty(), f.layout(), f.thermal().map())).stream()
         .filter(j -> j.id().equals(id))
         .findFirst();
   }

@@ -54,7 +54,7 @@ class PackTest {
   void stripResistanceByHand() {
     // 13 links of six nickel strips, 0.15 x 8 mm, 21.5 mm long, at 20 °C.
     double one = 6.99e-8 * 21.5e-3 / (0.15e-3 * 8e-3);
-    assertThat(Samples.pack("b21700", 13, 6).stripResistance(293.15))
+    assertThat(Assembly.estimated(Samples.pack("b21700", 13, 6)).stripResistance(293.15))
         .isCloseTo(13 * one / 6, within(1e-12));
   }
 

@@ -8,6 +8,7 @@ import hammerman.cell.CellCircuit;
 import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.duty.Machine;
+import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import hammerman.simulation.Trace.Channel;
 import java.util.List;
@@ -43,7 +44,7 @@ class DischargeTest {
       double expected =
           circuit.openCircuit(run.trace().at(Channel.SOC, k))
               - drop
-              - current * one.stripResistance(ROOM);
+              - current * Assembly.estimated(one).stripResistance(ROOM);
       assertThat(run.trace().at(Channel.VOLTAGE, k))
           .as("at %s s", t)
           .isCloseTo(expected, within(3e-5));
@@ -113,7 +114,7 @@ class DischargeTest {
     // Small current, so that resistance hardly changes with temperature.
     double current = 1.2;
     Run run = Discharge.bare(one, Load.current(current, 3000), 0.75, ROOM).run();
-    double resistance = one.cell().r10() * 1.596 + one.stripResistance(ROOM);
+    double resistance = one.cell().r10() * 1.596 + Assembly.estimated(one).stripResistance(ROOM);
     double conductance = one.cooling().heatTransfer() * one.surface();
     double settled = current * current * resistance / conductance;
     double tau = one.heatCapacity() / conductance;

@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
 import hammerman.cell.CellCircuit;
+import hammerman.chain.Chain;
 import hammerman.chain.Junction;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.duty.Load;
+import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,7 +26,7 @@ class TwinRunTest {
     if (joining == Joining.SERIES) {
       d = d.withDuty(d.duty().withMachine(d.duty().machine().withMaximumVoltage(130)));
     }
-    return TwinRun.of(d);
+    return TwinRun.of(d, Assembly.estimated(d.pack()));
   }
 
   @ParameterizedTest
@@ -58,7 +60,7 @@ class TwinRunTest {
 
   private static double ohmic(Pack p, double soc, double kelvin) {
     return 13 * new CellCircuit(p.cell()).ohmic(soc, kelvin) / p.parallel()
-        + p.stripResistance(kelvin);
+        + Assembly.estimated(p).stripResistance(kelvin);
   }
 
   @Test
@@ -105,7 +107,7 @@ class TwinRunTest {
   @Test
   void theJunctionByHand() {
     SecondPack low = Samples.second(Joining.PARALLEL).withSoc(0.5);
-    Junction j = Junction.of(barrow.withSecond(low)).orElseThrow();
+    Junction j = Junction.of(Chain.of(barrow.withSecond(low))).orElseThrow();
     double gap = 13 * (4.20 - 3.73);
     assertThat(j.gap()).isCloseTo(gap, within(1e-9));
     assertThat(j.current()).isCloseTo(gap / j.resistance(), within(1e-9));

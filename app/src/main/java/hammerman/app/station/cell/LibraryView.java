@@ -173,7 +173,10 @@ final class LibraryView extends HBox {
                 made));
     List<CellType> cells = listed;
     trials.submit(
-        () -> cells.stream().map(c -> Trial.of(f.design().withCell(c)).worst()).toList(),
+        () ->
+            cells.stream()
+                .map(c -> Trial.of(f.design().withCell(c), f.chain().path().assembly()).worst())
+                .toList(),
         found -> verdicts(cells, found));
   }
 

@@ -114,7 +114,7 @@ final class SideBySide extends VBox {
     List<Column> columns = new ArrayList<>();
     for (int k = 0; k < cells.size(); k++) {
       CellType cell = cells.get(k);
-      Trial trial = Trial.of(d.withCell(cell));
+      Trial trial = Trial.of(d.withCell(cell), f.chain().path().assembly());
       columns.add(
           new Column(
               cell,

@@ -16,6 +16,7 @@ import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.VBox;
@@ -140,9 +141,12 @@ final class HeatPanel extends VBox {
     rows.add(
         List.of(
             "Full effort until the limit",
-            w.timeToLimit().isPresent()
-                ? Figures.duration(w.timeToLimit().getAsDouble())
-                : "over 4 h"));
+            state
+                .forecast()
+                .map(f -> f.thermal().timeToLimit())
+                .filter(OptionalDouble::isPresent)
+                .map(s -> Figures.duration(s.getAsDouble()))
+                .orElse("the pack ends first")));
     rows.add(List.of("Life of the hottest cell", Figures.fixed(w.hottestYears(), 2) + " years"));
     rows.add(List.of("Life of the coolest cell", Figures.fixed(w.coolestYears(), 2) + " years"));
     facts.show(rows);

@@ -128,7 +128,9 @@ final class ChargingView extends VBox {
             a > fast
                 ? "too strong for the cells"
                 : a > bms ? "above the BMS limit" : a > kind ? "fast" : "kind to the cells";
-        tried.add(new Tried(a, Charge.of(one, f.duty().endSoc(), air), word));
+        tried.add(
+            new Tried(
+                a, Charge.of(one, f.chain().path().assembly(), f.duty().endSoc(), air), word));
       }
     }
     return new Answer(tried, Ceiling.of(d));

@@ -185,16 +185,16 @@ final class TwoPacksView extends VBox {
     toggle.setText(has ? "Leave the second pack out" : "Add a second pack");
     body.setVisible(has);
     if (has) {
-      running.submit(() -> TwinRun.of(d), run -> fill(d, run));
+      running.submit(() -> TwinRun.of(d, f.chain().path().assembly()), run -> fill(f, run));
     }
   }
 
-  private void fill(Design d, TwinRun run) {
-    Junction j = Junction.of(d).orElse(null);
+  private void fill(Forecast f, TwinRun run) {
+    Junction j = Junction.of(f.chain()).orElse(null);
     if (j == null) {
       return;
     }
-    words.setText(words(j, run, d.duty().task().load().duration()));
+    words.setText(words(j, run, f.design().duty().task().load().duration()));
     TwinRun.Side a = run.first();
     TwinRun.Side b = run.second();
     List<List<String>> rows = new ArrayList<>();

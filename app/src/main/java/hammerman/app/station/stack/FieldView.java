@@ -115,7 +115,7 @@ final class FieldView extends HBox {
     sag.show(Workings.figure(Headline.SAG, f));
     Design design = f.design();
     fields.submit(
-        () -> StackField.of(design),
+        () -> StackField.of(design, f.chain().path().assembly()),
         made -> {
           field.show(made, pack.series(), pack.parallel());
           serving = (int) made.squares().stream().filter(s -> !s.stopped()).count();

@@ -1,0 +1,171 @@
+package hammerman.outline;
+
+import hammerman.unit.InvalidValue;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
+
+/**
+ * Shapes of DXF text: pairs of lines, a group code and its value. Read are polylines of both kinds
+ * with their bulges, lines, arcs and circles, in mm; splines, blocks and other entities are not.
+ */
+final class DxfShapes {
+  private final Linework work;
+  private final String name;
+
+  /** Corners of the polyline under way and their bulges: the tangent of a quarter of the arc. */
+  private final List<Coordinate> corners = new ArrayList<>();
+
+  private final List<Double> bulges = new ArrayList<>();
+  private boolean polyline;
+  private boolean closed;
+
+  DxfShapes(Linework work, String name) {
+    this.work = work;
+    this.name = name;
+  }
+
+  static boolean looksLike(String text) {
+    return text.contains("SECTION") || text.contains("POLYLINE");
+  }
+
+  void read(String text) {
+    List<String> lines = text.lines().map(String::strip).toList();
+    String entity = "";
+    Map<String, Double> values = new HashMap<>();
+    for (int k = 0; k + 1 < lines.size(); k += 2) {
+      String code = lines.get(k);
+      String value = lines.get(k + 1);
+      if (code.equals("0")) {
+        ended(entity, values);
+        entity = value;
+        values.clear();
+      } else if (code.matches("10|20|40|42|50|51|70|11|21")) {
+        if (entity.equals("LWPOLYLINE") && code.equals("10")) {
+          vertex(values);
+        }
+        values.put(code, Linework.number(value, name));
+      }
+    }
+    ended(entity, values);
+    finish();
+  }
+
+  /** An entity's values are all known. */
+  private void ended(String entity, Map<String, Double> v) {
+    switch (entity) {
+      case "LWPOLYLINE" -> {
+        vertex(v);
+        closed = flagged(v);
+        finish();
+      }
+      case "POLYLINE" -> {
+        polyline = true;
+        closed = flagged(v);
+      }
+      case "VERTEX" -> {
+        if (polyline) {
+          vertex(v);
+        }
+      }
+      case "SEQEND" -> finish();
+      case "LINE" -> work.open(List.of(at(v, "10", "20"), at(v, "11", "21")));
+      case "CIRCLE" -> work.closed(arc(v, 0, 2 * Math.PI));
+      case "ARC" -> {
+        double from = Math.toRadians(of(v, "50"));
+        double sweep = Math.toRadians(of(v, "51")) - from;
+        work.open(arc(v, from, sweep <= 0 ? sweep + 2 * Math.PI : sweep));
+      }
+      default -> {}
+    }
+  }
+
+  private static boolean flagged(Map<String, Double> v) {
+    return (v.getOrDefault("70", 0.0).intValue() & 1) == 1;
+  }
+
+  /** Takes a corner of a polyline; its own values only, so that the next one starts afresh. */
+  private void vertex(Map<String, Double> v) {
+    if (v.containsKey("10") && v.containsKey("20")) {
+      corners.add(at(v, "10", "20"));
+      bulges.add(v.getOrDefault("42", 0.0));
+      v.remove("10");
+      v.remove("20");
+      v.remove("42");
+    }
+  }
+
+  private void finish() {
+    List<Coordinate> ring = new ArrayList<>();
+    int n = corners.size();
+    for (int k = 0; k < n; k++) {
+      ring.add(corners.get(k));
+      if (k + 1 < n || closed) {
+        bulged(ring, corners.get(k), corners.get((k + 1) % n), bulges.get(k));
+      }
+    }
+    // Most people's outlines are meant to be closed, flagged or not.
+    if (n >= 3 || closed) {
+      work.closed(ring);
+    } else {
+      work.open(ring);
+    }
+    corners.clear();
+    bulges.clear();
+    polyline = false;
+    closed = false;
+  }
+
+  /** Adds what lies between two corners; the bulge is tan(angle / 4), positive to the left. */
+  private static void bulged(List<Coordinate> ring, Coordinate a, Coordinate b, double bulge) {
+    if (bulge == 0) {
+      return;
+    }
+    double angle = 4 * Math.atan(bulge);
+    double chord = a.distance(b);
+    double radius = chord / (2 * Math.sin(angle / 2));
+    double rise = radius * Math.cos(angle / 2);
+    double cx = (a.x + b.x) / 2 - rise * (b.y - a.y) / chord;
+    double cy = (a.y + b.y) / 2 + rise * (b.x - a.x) / chord;
+    double from = Math.atan2(a.y - cy, a.x - cx);
+    int pieces = pieces(Math.abs(radius), Math.abs(angle));
+    for (int k = 1; k < pieces; k++) {
+      double t = from + angle * k / pieces;
+      ring.add(
+          new Coordinate(cx + Math.abs(radius) * Math.cos(t), cy + Math.abs(radius) * Math.sin(t)));
+    }
+  }
+
+  private List<Coordinate> arc(Map<String, Double> v, double from, double sweep) {
+    Coordinate middle = at(v, "10", "20");
+    double radius = of(v, "40") / 1000;
+    int pieces = pieces(radius, sweep);
+    List<Coordinate> points = new ArrayList<>();
+    for (int k = 0; k <= pieces; k++) {
+      double t = from + sweep * k / pieces;
+      points.add(new Coordinate(middle.x + radius * Math.cos(t), middle.y + radius * Math.sin(t)));
+    }
+    return points;
+  }
+
+  /** Straight pieces that keep within the tolerance of an arc: r (1 − cos(angle / 2)). */
+  private static int pieces(double radius, double angle) {
+    double most = 2 * Math.acos(1 - Math.min(1, Linework.TOLERANCE / Math.max(radius, 1e-9)));
+    return (int) Math.clamp(Math.ceil(angle / most), 2, 360);
+  }
+
+  private Coordinate at(Map<String, Double> v, String x, String y) {
+    return new Coordinate(of(v, x) / 1000, of(v, y) / 1000);
+  }
+
+  private double of(Map<String, Double> v, String code) {
+    Double value = v.get(code);
+    if (value == null) {
+      throw new InvalidValue(
+          name, "no group " + code, "an entity of the drawing lacks it", "Save the file anew.");
+    }
+    return value;
+  }
+}

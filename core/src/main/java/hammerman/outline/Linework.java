@@ -1,0 +1,128 @@
+package hammerman.outline;
+
+import hammerman.fit.Outline;
+import hammerman.fit.Point;
+import hammerman.unit.InvalidValue;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.FlatteningPathIterator;
+import java.awt.geom.PathIterator;
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.PrecisionModel;
+import org.locationtech.jts.operation.polygonize.Polygonizer;
+import org.locationtech.jts.precision.GeometryPrecisionReducer;
+import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
+
+/** The lines of a drawing, gathered until all are known; then the shapes they close. */
+final class Linework {
+  /** How far a straight piece may lie from its curve, m. */
+  static final double TOLERANCE = 5e-5;
+
+  /** Halvings of a curve at the most. */
+  private static final int HALVINGS = 10;
+
+  /** Ends of loose lines meet on a grid of a hundredth of a millimetre. */
+  private static final PrecisionModel GRID = new PrecisionModel(1e5);
+
+  private static final GeometryFactory SHAPES = new GeometryFactory();
+
+  private final List<Polygon> shapes = new ArrayList<>();
+  private final Polygonizer loose = new Polygonizer();
+
+  /**
+   * Adds a closed ring of corners, the first repeated at the end or not; corners on each other are
+   * one.
+   */
+  void closed(List<Coordinate> corners) {
+    List<Coordinate> ring = new ArrayList<>();
+    for (Coordinate c : corners) {
+      if (ring.isEmpty() || ring.getLast().distance(c) >= 1e-6) {
+        ring.add(c);
+      }
+    }
+    while (ring.size() > 1 && ring.getFirst().distance(ring.getLast()) < 1e-6) {
+      ring.removeLast();
+    }
+    if (ring.size() >= 3) {
+      ring.add(ring.getFirst().copy());
+      shapes.add(SHAPES.createPolygon(ring.toArray(Coordinate[]::new)));
+    }
+  }
+
+  /** Adds a line that may be closed by others. */
+  void open(List<Coordinate> corners) {
+    if (corners.size() >= 2) {
+      loose.add(
+          GeometryPrecisionReducer.reduce(
+              SHAPES.createLineString(corners.toArray(Coordinate[]::new)), GRID));
+    }
+  }
+
+  /** Adds the pieces of a shape in a drawing's own units. */
+  void add(Shape shape, AffineTransform toMetres) {
+    PathIterator at =
+        new FlatteningPathIterator(shape.getPathIterator(toMetres), TOLERANCE, HALVINGS);
+    List<Coordinate> piece = new ArrayList<>();
+    double[] xy = new double[6];
+    for (; !at.isDone(); at.next()) {
+      switch (at.currentSegment(xy)) {
+        case PathIterator.SEG_MOVETO -> {
+          finish(piece);
+          piece = new ArrayList<>(List.of(new Coordinate(xy[0], xy[1])));
+        }
+        case PathIterator.SEG_LINETO -> piece.add(new Coordinate(xy[0], xy[1]));
+        default -> {
+          Coordinate start = piece.getFirst();
+          closed(piece);
+          piece = new ArrayList<>(List.of(start.copy()));
+        }
+      }
+    }
+    finish(piece);
+  }
+
+  private void finish(List<Coordinate> piece) {
+    if (piece.size() > 2 && piece.getFirst().distance(piece.getLast()) < 1e-6) {
+      closed(piece);
+    } else {
+      open(piece);
+    }
+  }
+
+  /** Returns all closed shapes, those that loose lines make together among them. */
+  List<Polygon> shapes() {
+    List<Polygon> all = new ArrayList<>(shapes);
+    for (Object p : loose.getPolygons()) {
+      all.add((Polygon) p);
+    }
+    return all;
+  }
+
+  /** Returns a shape as an outline; one of very many corners with fewer. */
+  static Outline outline(Polygon shape) {
+    Polygon simple = shape;
+    for (double by = TOLERANCE; simple.getNumPoints() > Outline.MOST && by < 1e-2; by *= 2) {
+      simple = (Polygon) DouglasPeuckerSimplifier.simplify(shape, by);
+    }
+    List<Point> points = new ArrayList<>();
+    Coordinate[] ring = simple.getExteriorRing().getCoordinates();
+    for (int k = 0; k + 1 < ring.length; k++) {
+      points.add(new Point(ring[k].x, ring[k].y));
+    }
+    return new Outline(points);
+  }
+
+  /** Reads a figure of a file. */
+  static double number(String typed, String name) {
+    try {
+      return Double.parseDouble(typed.strip());
+    } catch (NumberFormatException e) {
+      throw new InvalidValue(
+          name, "“" + typed.strip() + "”", "not a figure", "Correct it, or save the file anew.");
+    }
+  }
+}

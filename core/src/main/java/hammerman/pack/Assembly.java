@@ -1,0 +1,63 @@
+package hammerman.pack;
+
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+
+/**
+ * A pack as it is put together: what joins its cells and how it sheds its heat. From the counts
+ * alone both are estimates; a layout in its box gives its own figures, kept as ratios to the
+ * estimates so that neighbouring counts of the same build can be judged by them too.
+ *
+ * @param pack the pack
+ * @param joining resistance of all strips, links and contacts over the estimate, 0 to 1000
+ * @param shedding heat shed per kelvin over the estimate, 0.001 to 1000
+ */
+public record Assembly(Pack pack, double joining, double shedding) {
+
+  public Assembly {
+    Valid.range("Resistance of the layout", joining, 0, 1000, Unit.PERCENT);
+    Valid.range("Heat shed by the layout", shedding, 1e-3, 1000, Unit.PERCENT);
+  }
+
+  /** Returns the assembly of a pack that is not laid out yet. */
+  public static Assembly estimated(Pack pack) {
+    return new Assembly(pack, 1, 1);
+  }
+
+  /**
+   * Returns the assembly of a pack whose layout is known.
+   *
+   * @param resistance of its strips, links and contacts, Ω
+   * @param kelvin their temperature, K
+   * @param conductance heat shed by the cells per kelvin above the air, W/K
+   */
+  public static Assembly laidOut(Pack pack, double resistance, double kelvin, double conductance) {
+    Assembly estimate = estimated(pack);
+    return new Assembly(
+        pack, resistance / estimate.stripResistance(kelvin), conductance / estimate.conductance());
+  }
+
+  /** Returns the assembly of another pack that is built in the same way. */
+  public Assembly of(Pack other) {
+    return new Assembly(other, joining, shedding);
+  }
+
+  /** Returns whether the figures are those of a layout. */
+  public boolean known() {
+    return joining != 1 || shedding != 1;
+  }
+
+  /**
+   * Returns the resistance of what joins the cells at a temperature (K), Ω. The estimate is one
+   * strip per cell and link, one pitch long, {@code series} links with the two ends counted as one.
+   */
+  public double stripResistance(double kelvin) {
+    double pitch = pack.cell().format().pitch();
+    return joining * pack.series() * pack.strip().resistance(pitch, kelvin) / pack.parallel();
+  }
+
+  /** Returns the heat shed per kelvin above the air, W/K; the estimate is h A of a plain box. */
+  public double conductance() {
+    return shedding * pack.cooling().heatTransfer() * pack.surface();
+  }
+}
