@@ -22,6 +22,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
@@ -77,6 +78,7 @@ final class Walk {
     for (String view : List.of("box", "strips", "heat", "cut")) {
       add("5-fit-" + view, () -> frame.go(Station.FIT, view));
     }
+    add("5-fit-both", this::bothFaces);
     add("5-forecast", () -> example(Station.FORECAST));
     add("6-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
     add("7-night-forecast", this::night);
@@ -88,6 +90,13 @@ final class Walk {
     session.loadExample();
     frame.showJudgements();
     frame.go(station);
+  }
+
+  private void bothFaces() {
+    frame.go(Station.FIT, "groups");
+    if (scene.lookup("#face-both") instanceof ToggleButton both) {
+      both.fire();
+    }
   }
 
   private void beside() {

@@ -22,6 +22,7 @@ import javafx.geometry.VerticalDirection;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.apache.pdfbox.Loader;
@@ -77,6 +78,81 @@ class FittingTest extends AtTheDesk {
     desk.type("#corners", "0 0; 260");
     assertThat(desk.text("#corners")).isEqualTo("0 0; 260");
     assertThat(desk.text("#box-said")).contains("each corner is x and y in mm");
+    packIsMendedAndCut();
+  }
+
+  /** Goes on with a pack in its box: cells moved and moved back, better strip, templates. */
+  private void packIsMendedAndCut() {
+    desk.view(Station.FIT, "groups");
+    int[] before = layout().arrangement().attempted().orElseThrow().group().clone();
+    int first = layout().arrangement().attempted().orElseThrow().members(0)[0];
+    int last = layout().arrangement().attempted().orElseThrow().members(9)[0];
+    desk.robot
+        .moveTo(onScreen(place(first)))
+        .press(MouseButton.PRIMARY)
+        .moveTo(onScreen(place(last)))
+        .release(MouseButton.PRIMARY);
+    desk.settle();
+    assertThat(layout().arrangement().attempted().orElseThrow().group()[first]).isEqualTo(9);
+    desk.press("#undo");
+    desk.until(() -> desk.text("#answer").startsWith("10S4P fits"));
+    assertThat(layout().arrangement().attempted().orElseThrow().group()).isEqualTo(before);
+    desk.view(Station.FIT, "strips");
+    desk.until(() -> loss() > 0);
+    double loss = loss();
+    desk.type("#strip-everywhere", "0.3x10 copper");
+    desk.until(() -> loss() < loss / 3);
+    desk.view(Station.FIT, "cut");
+    Path svg = home.resolve("triangle.svg");
+    desk.files.lay(svg);
+    desk.press("#save-svg-strips");
+    // The box is 260 by 220 mm, with margins of 12 mm and a foot of 16 mm.
+    assertThat(svg).content().contains("width=\"284mm\"", "height=\"260mm\"", "strips, lower face");
+  }
+
+  /** Where a place is in the mirrored face of both, the second of two equal parts of the sheet. */
+  private Point2D onLowerFace(Point p) {
+    return Desk.fx(
+        () -> {
+          Node sheet = desk.stage.getScene().lookup("#fit-sheet");
+          double w = sheet.getLayoutBounds().getWidth();
+          double h = sheet.getLayoutBounds().getHeight();
+          Outline o = plan().boxes().getFirst().outline();
+          double wide = o.corners().stream().mapToDouble(Point::x).max().orElseThrow();
+          double high = o.corners().stream().mapToDouble(Point::y).max().orElseThrow();
+          double over = Math.min((w - 20) / wide, (h / 2 - 20 - 34) / high);
+          double beside = Math.min((w / 2 - 20) / wide, (h - 20 - 34) / high);
+          double scale = Math.max(over, beside);
+          double middle = beside > over ? 0.75 * w : 0.5 * w;
+          double top = beside > over ? 0 : h / 2;
+          double bottom = top + (h - top - 34 + high * scale) / 2;
+          return sheet.localToScreen(middle - (p.x() - wide / 2) * scale, bottom - p.y() * scale);
+        });
+  }
+
+  @Test
+  void bothFacesAreSeenAtOnceAndAnswerAlike() {
+    fit("groups");
+    desk.press("#face-both");
+    for (int g : new int[] {0, 5, 12}) {
+      int cell = layout().arrangement().grouping().orElseThrow().members(g)[1];
+      desk.robot.clickOn(onLowerFace(place(cell)));
+      assertThat(desk.text("#fit-cell")).startsWith("Group " + (g + 1));
+    }
+    int a = layout().arrangement().grouping().orElseThrow().members(3)[0];
+    int b = layout().arrangement().grouping().orElseThrow().members(4)[0];
+    desk.robot
+        .moveTo(onLowerFace(place(a)))
+        .press(MouseButton.PRIMARY)
+        .moveTo(onLowerFace(place(b)))
+        .release(MouseButton.PRIMARY);
+    desk.settle();
+    assertThat(layout().arrangement().attempted().orElseThrow().group()[a]).isEqualTo(4);
+    desk.press("#undo");
+    desk.until(() -> desk.text("#answer").startsWith("13S6P fits"));
+    desk.view(Station.FIT, "strips");
+    desk.until(() -> desk.text("#fit-plate").contains("of what it carries"));
+    assertThat(Desk.fx(() -> desk.find("#face-both", ToggleButton.class).isSelected())).isTrue();
   }
 
   @Test
@@ -334,7 +410,7 @@ class FittingTest extends AtTheDesk {
     assertThat(fact("#fit-sizes", "Mass of cells, strips")).startsWith("5.46 kg");
     assertThat(texts("#cut-list")).contains("0.15 × 8 mm nickel");
     assertThat(desk.text("#fit-leads")).startsWith("14 leads");
-    desk.press("#lower-face");
+    desk.press("#face-lower");
     Path svg = home.resolve("face.svg");
     desk.files.lay(svg);
     desk.press("#save-svg-strips");

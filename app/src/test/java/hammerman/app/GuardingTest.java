@@ -164,6 +164,7 @@ class GuardingTest extends AtTheDesk {
   @Test
   void aJudgementIsAcknowledgedWithAReasonAndStays() {
     desk.example();
+    desk.press("#unfold-duty-shortWhenWorn");
     desk.press("#acknowledge-duty-shortWhenWorn");
     desk.type("#reason", "A spare pack lies ready");
     desk.until(() -> texts("#rail-list").contains("Acknowledged: A spare pack lies ready"));

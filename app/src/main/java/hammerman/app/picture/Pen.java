@@ -42,6 +42,16 @@ public final class Pen {
     g.clearRect(0, 0, width, height);
   }
 
+  /** Draws something that may not leave a rectangle. */
+  public void within(double x, double y, double width, double height, Runnable drawing) {
+    g.save();
+    g.beginPath();
+    g.rect(x, y, width, height);
+    g.clip();
+    drawing.run();
+    g.restore();
+  }
+
   /** Draws a line. */
   public void line(Role role, double thickness, double x1, double y1, double x2, double y2) {
     stroke(role, thickness);

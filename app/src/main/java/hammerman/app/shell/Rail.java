@@ -5,13 +5,16 @@ import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.finding.Derivation;
 import hammerman.finding.Judgement;
+import hammerman.finding.Severity;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.project.Project;
 import hammerman.unit.InvalidValue;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -24,8 +27,14 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** The rail beside the page: the judgements, worst first, or the working of a figure. */
+/**
+ * The rail beside the page: the judgements, worst first, or the working of a figure. Where there
+ * are many judgements, notes are folded to their titles.
+ */
 final class Rail extends VBox {
+  /** So many judgements are shown whole. */
+  private static final int WHOLE = 3;
+
   private final Session session;
   private final Consumer<Station> go;
   private final Label heading = new Label();
@@ -34,6 +43,7 @@ final class Rail extends VBox {
   private List<Project.Acknowledgement> noted = List.of();
   private Bench.@Nullable Working working;
   private @Nullable Forecast forecast;
+  private final Set<String> unfolded = new HashSet<>();
 
   Rail(Session session, Consumer<Station> go) {
     this.session = session;
@@ -101,12 +111,21 @@ final class Rail extends VBox {
     link.setOnAction(e -> go.accept(j.station()));
     Optional<String> reason = session.project().variant().reasonFor(j.id());
     VBox card = new VBox(head, text(j.title(), "title"));
-    if (reason.isEmpty()) {
-      card.getChildren().addAll(text(j.why(), "why"), text(j.fix(), "fix"));
+    boolean folded =
+        j.severity() == Severity.NOTE
+            && reason.isEmpty()
+            && shown.size() > WHOLE
+            && !unfolded.contains(j.id());
+    if (folded) {
+      card.getChildren().add(new HBox(14, unfold(j), link));
     } else {
-      card.getChildren().add(text("Acknowledged: " + reason.get(), "fix"));
+      if (reason.isEmpty()) {
+        card.getChildren().addAll(text(j.why(), "why"), text(j.fix(), "fix"));
+      } else {
+        card.getChildren().add(text("Acknowledged: " + reason.get(), "fix"));
+      }
+      card.getChildren().add(new HBox(14, link, acknowledge(j, card, reason.isPresent())));
     }
-    card.getChildren().add(new HBox(14, link, acknowledge(j, card, reason.isPresent())));
     card.getStyleClass().addAll("judgement", severity);
     if (reason.isPresent()) {
       card.getStyleClass().add("acknowledged");
@@ -114,6 +133,19 @@ final class Rail extends VBox {
     card.setId("judgement-" + j.id().replace('.', '-'));
     card.setAccessibleText(j.severity().word() + ": " + j.title() + ". " + j.why());
     return card;
+  }
+
+  /** A link that shows a folded judgement whole. */
+  private Button unfold(Judgement j) {
+    Button link = new Button("Why, and what to do");
+    link.setId("unfold-" + j.id().replace('.', '-'));
+    link.getStyleClass().setAll("link");
+    link.setOnAction(
+        e -> {
+          unfolded.add(j.id());
+          showJudgements();
+        });
+    return link;
   }
 
   /** A link that takes note of a judgement with a reason, or takes that back. */

@@ -114,7 +114,7 @@ final class CutPanel extends VBox {
             });
   }
 
-  /** The face and the layer that are shown. */
+  /** The layer that is shown; its upper face unless only the lower is. */
   private Drawing face(Work w, Template.Kind kind) {
     return Template.of(
         w,
@@ -123,7 +123,7 @@ final class CutPanel extends VBox {
             .filter(s -> s.box() == state.box() && s.layer() == state.layer())
             .findFirst()
             .orElseThrow(),
-        state.top());
+        state.face() != Face.LOWER);
   }
 
   private static List<Drawing> all(Work w) {

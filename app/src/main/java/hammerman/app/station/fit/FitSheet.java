@@ -15,11 +15,11 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 
 /**
- * The fit sheet: one face of the pack to scale. A press chooses a cell, with Shift a second one; a
- * cell dragged onto another is exchanged with it; arrows walk from cell to cell, with Shift for the
- * second. Over strip currents a press chooses a strip. The wheel enlarges, dragging the ground
- * moves the sheet, 0 fits it in again. While the box is being drawn, its corners are dragged
- * instead.
+ * The fit sheet: one face of the pack to scale, or both. A press chooses a cell, with Shift a
+ * second one; a cell dragged onto another is exchanged with it; arrows walk from cell to cell, with
+ * Shift for the second. Over strip currents a press chooses a strip. The wheel enlarges, dragging
+ * the ground moves the sheet, 0 fits it in again. While the box is being drawn, its corners are
+ * dragged instead.
  */
 final class FitSheet extends Picture {
   private static final double NEAR = 8;
@@ -49,9 +49,16 @@ final class FitSheet extends Picture {
     state.follow(this::redraw);
   }
 
-  private SheetView view() {
+  private List<SheetView> views() {
     Outline outline = state.container().map(Container::outline).orElseThrow();
-    return SheetView.of(outline, getWidth(), getHeight(), !state.top() && !state.shaping(), moved);
+    Face face = state.shaping() ? Face.UPPER : state.face();
+    return SheetView.of(outline, getWidth(), getHeight(), face, moved);
+  }
+
+  /** The face under a pixel. */
+  private SheetView viewAt(double px, double py) {
+    List<SheetView> views = views();
+    return views.stream().filter(v -> v.pane().holds(px, py)).findFirst().orElse(views.getFirst());
   }
 
   private void pressed(MouseEvent e) {
@@ -66,7 +73,7 @@ final class FitSheet extends Picture {
       return;
     }
     if (state.shaping()) {
-      panning = !corners.pressed(view(), e);
+      panning = !corners.pressed(views().getFirst(), e);
       return;
     }
     int strip = state.overlay() == Overlay.STRIPS ? stripAt(e.getX(), e.getY()) : FitState.NONE;
@@ -87,12 +94,13 @@ final class FitSheet extends Picture {
 
   private void dragged(MouseEvent e) {
     if (panning) {
-      moved = moved.panned(e.getX() - pressedX, e.getY() - pressedY);
+      SheetView v = viewAt(pressedX, pressedY);
+      moved = v.panned(moved, e.getX() - pressedX, e.getY() - pressedY);
       pressedX = e.getX();
       pressedY = e.getY();
       redraw();
     } else if (state.shaping()) {
-      corners.dragged(view(), e);
+      corners.dragged(views().getFirst(), e);
     } else if (dragged >= 0) {
       int over = placeAt(e.getX(), e.getY());
       if (over >= 0 && over != dragged && over != state.second()) {
@@ -118,20 +126,25 @@ final class FitSheet extends Picture {
     e.consume();
   }
 
-  void zoom(double by, double px, double py) {
-    moved = moved.zoomed(by, px, py);
-    redraw();
+  private void zoom(double by, double px, double py) {
+    if (state.layout().isPresent()) {
+      moved = viewAt(px, py).zoomed(moved, by, px, py);
+      redraw();
+    }
   }
 
-  void pan(double dx, double dy) {
-    moved = moved.panned(dx, dy);
-    redraw();
+  /** Enlarges about the middle of the first face. */
+  private void zoom(double by) {
+    if (state.layout().isPresent()) {
+      SheetView.Pane pane = views().getFirst().pane();
+      zoom(by, pane.width() / 2, pane.height() / 2);
+    }
   }
 
   private void key(KeyEvent e) {
     switch (e.getCode()) {
-      case PLUS, EQUALS, ADD -> zoom(STEP, getWidth() / 2, getHeight() / 2);
-      case MINUS, SUBTRACT -> zoom(1 / STEP, getWidth() / 2, getHeight() / 2);
+      case PLUS, EQUALS, ADD -> zoom(STEP);
+      case MINUS, SUBTRACT -> zoom(1 / STEP);
       case DIGIT0, NUMPAD0 -> {
         if (e.isShortcutDown()) {
           return;
@@ -178,7 +191,9 @@ final class FitSheet extends Picture {
     }
     Placing placing = state.layout().orElseThrow().arrangement().placing();
     List<Point> places = placing.places();
-    double dx = (key == KeyCode.RIGHT ? 1 : key == KeyCode.LEFT ? -1 : 0) * (state.top() ? 1 : -1);
+    double dx =
+        (key == KeyCode.RIGHT ? 1 : key == KeyCode.LEFT ? -1 : 0)
+            * (state.face() == Face.LOWER ? -1 : 1);
     double dy = key == KeyCode.UP ? 1 : key == KeyCode.DOWN ? -1 : 0;
     int best = FitState.NONE;
     double least = Double.POSITIVE_INFINITY;
@@ -200,7 +215,7 @@ final class FitSheet extends Picture {
 
   private int placeAt(double px, double py) {
     Placing placing = state.layout().orElseThrow().arrangement().placing();
-    Point at = view().back(px, py);
+    Point at = viewAt(px, py).back(px, py);
     int best = FitState.NONE;
     double least = 1.3 * Math.max(placing.footprint().width(), placing.footprint().thickness()) / 2;
     for (int k = 0; k < placing.places().size(); k++) {
@@ -220,11 +235,11 @@ final class FitSheet extends Picture {
       return FitState.NONE;
     }
     Placing placing = s.layout().arrangement().placing();
-    SheetView v = view();
+    SheetView v = viewAt(px, py);
     int best = FitState.NONE;
     double least = NEAR;
     for (Network.Segment g : s.network().segments()) {
-      if (g.top() == state.top() && state.shows(placing, g.from())) {
+      if (g.top() == v.top() && state.shows(placing, g.from())) {
         Point a = placing.places().get(g.from());
         Point b = placing.places().get(g.to());
         double far = toSegment(v.x(a.x()), v.y(a.y()), v.x(b.x()), v.y(b.y()), px, py);
@@ -249,13 +264,22 @@ final class FitSheet extends Picture {
     if (state.layout().isEmpty()) {
       return;
     }
-    SheetView v = view();
-    if (state.shaping()) {
-      corners.grid(pen, v, width, height);
-    }
-    paint.paint(pen, v, width, height);
-    if (state.shaping()) {
-      corners.paint(pen, v);
+    for (SheetView v : views()) {
+      SheetView.Pane pane = v.pane();
+      pen.within(
+          pane.x(),
+          pane.y(),
+          pane.width(),
+          pane.height(),
+          () -> {
+            if (state.shaping()) {
+              corners.grid(pen, v, width, height);
+            }
+            paint.paint(pen, v);
+            if (state.shaping()) {
+              corners.paint(pen, v);
+            }
+          });
     }
   }
 }

@@ -30,7 +30,7 @@ final class FitState {
   private @Nullable Forecast forecast;
   private @Nullable Warmth warmth;
   private Overlay overlay = Overlay.GROUPS;
-  private boolean top = true;
+  private Face face = Face.UPPER;
   private boolean shaping;
   private int box;
   private int layer;
@@ -186,13 +186,20 @@ final class FitState {
     changed();
   }
 
-  boolean top() {
-    return top;
+  Face face() {
+    return face;
   }
 
-  void top(boolean value) {
-    top = value;
+  void face(Face value) {
+    face = value;
     changed();
+  }
+
+  /** Has the upper or the lower face seen, alone unless both are. */
+  void see(boolean top) {
+    if (face != Face.BOTH) {
+      face(top ? Face.UPPER : Face.LOWER);
+    }
   }
 
   boolean shaping() {

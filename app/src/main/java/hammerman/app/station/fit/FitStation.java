@@ -23,6 +23,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -42,7 +44,7 @@ public final class FitStation implements StationView {
   private final Label cell = new Label();
   private final Views views = new Views();
   private final Map<Overlay, ToggleButton> overlays = new EnumMap<>(Overlay.class);
-  private final ToggleButton below = new ToggleButton("Lower face");
+  private final Map<Face, ToggleButton> faces = new EnumMap<>(Face.class);
   private final PlainButton nextSheet;
   private final HeatPanel heat;
   private final VBox begin;
@@ -128,27 +130,35 @@ public final class FitStation implements StationView {
   }
 
   private Node overlays() {
+    HBox what = segments("overlay", Overlay.values(), Overlay::label, overlays, state::overlay);
+    HBox seen = segments("face", Face.values(), Face::label, faces, state::face);
+    nextSheet.setMinWidth(Button.USE_PREF_SIZE);
+    nextSheet.managedProperty().bind(nextSheet.visibleProperty());
+    HBox all = new HBox(12, what, seen, nextSheet);
+    all.setAlignment(Pos.CENTER_LEFT);
+    return all;
+  }
+
+  /** A row of buttons of which one is down. */
+  private static <E extends Enum<E>> HBox segments(
+      String id,
+      E[] values,
+      Function<E, String> label,
+      Map<E, ToggleButton> buttons,
+      Consumer<E> act) {
     HBox row = new HBox();
     ToggleGroup group = new ToggleGroup();
-    for (Overlay o : Overlay.values()) {
-      ToggleButton b = new ToggleButton(o.label());
-      b.setId("overlay-" + o.name().toLowerCase(Locale.ROOT));
+    for (E value : values) {
+      ToggleButton b = new ToggleButton(label.apply(value));
+      b.setId(id + "-" + value.name().toLowerCase(Locale.ROOT));
       b.getStyleClass().add("segment");
       b.setMinWidth(Button.USE_PREF_SIZE);
       b.setToggleGroup(group);
-      b.setOnAction(e -> state.overlay(o));
-      overlays.put(o, b);
+      b.setOnAction(e -> act.accept(value));
+      buttons.put(value, b);
       row.getChildren().add(b);
     }
-    below.setId("lower-face");
-    below.getStyleClass().add("segment");
-    below.setMinWidth(Button.USE_PREF_SIZE);
-    nextSheet.setMinWidth(Button.USE_PREF_SIZE);
-    nextSheet.managedProperty().bind(nextSheet.visibleProperty());
-    below.setOnAction(e -> state.top(!below.isSelected()));
-    HBox all = new HBox(16, row, below, nextSheet);
-    all.setAlignment(Pos.CENTER_LEFT);
-    return all;
+    return row;
   }
 
   /** Goes to the next layer, or the next box. */
@@ -163,7 +173,7 @@ public final class FitStation implements StationView {
 
   private void follow() {
     Objects.requireNonNull(overlays.get(state.overlay())).setSelected(true);
-    below.setSelected(!state.top());
+    Objects.requireNonNull(faces.get(state.face())).setSelected(true);
     Layout l = state.layout().orElse(null);
     if (l == null) {
       return;

@@ -24,16 +24,12 @@ import java.util.Optional;
 /** Paints the fit sheet from what is shown and chosen. */
 final class SheetPaint {
   private final FitState state;
-  private double width;
-  private double height;
 
   SheetPaint(FitState state) {
     this.state = state;
   }
 
-  void paint(Pen pen, SheetView v, double wide, double high) {
-    width = wide;
-    height = high;
+  void paint(Pen pen, SheetView v) {
     Layout l = state.layout().orElseThrow();
     Container c = state.container().orElseThrow();
     rim(pen, v, c.outline(), Role.INK, 2);
@@ -55,7 +51,7 @@ final class SheetPaint {
     double ex = v.x(c.exit().x());
     double ey = v.y(c.exit().y());
     pen.dot(Role.HOT, ex, ey, 5);
-    if (ex + 50 < width) {
+    if (ex + 50 < v.pane().x() + v.pane().width()) {
       pen.tag(Role.HOT, Pen.TEXT, ex + 8, ey - 8, "leads");
     } else {
       pen.tagBefore(Role.HOT, Pen.TEXT, ex - 8, ey - 8, "leads");
@@ -68,10 +64,13 @@ final class SheetPaint {
     Point p = placing.places().get(place);
     double reach = 2 * Math.max(placing.footprint().width(), placing.footprint().thickness());
     double edge = reach * v.scale();
-    return v.x(p.x()) > -edge
-        && v.x(p.x()) < width + edge
-        && v.y(p.y()) > -edge
-        && v.y(p.y()) < height + edge
+    SheetView.Pane pane = v.pane();
+    double x = v.x(p.x()) - pane.x();
+    double y = v.y(p.y()) - pane.y();
+    return x > -edge
+        && x < pane.width() + edge
+        && y > -edge
+        && y < pane.height() + edge
         && state.shows(placing, place);
   }
 
@@ -98,7 +97,7 @@ final class SheetPaint {
     boolean strong = state.overlay() == Overlay.STRIPS;
     Map<Stroke, List<Network.Segment>> alike = new LinkedHashMap<>();
     for (Network.Segment g : n.segments()) {
-      if (g.top() == state.top() && seen(v, placing, g.from())) {
+      if (g.top() == v.top() && seen(v, placing, g.from())) {
         int thick = strong ? (int) Math.round(2 + 7 * Math.min(1.5, g.load())) : 5;
         if (strong && g.plate() == state.plate()) {
           alike(alike, new Stroke(Role.COOL, thick + 6), g);
@@ -208,7 +207,7 @@ final class SheetPaint {
         pen.figureCentred(Role.INK, size, x, y, name);
       } else {
         pen.figureCentred(Role.INK, size, x, y - size * 0.3, name);
-        signs.add((g % 2 == 0) == state.top(), x, y + size * 0.75);
+        signs.add((g % 2 == 0) == v.top(), x, y + size * 0.75);
       }
     }
     pen.strokes(Role.HOT, 1.3, signs.plus, signs.pluses);
@@ -270,16 +269,20 @@ final class SheetPaint {
 
   /** A bar of 100 mm, the face, and what light and dark mean. */
   private void foot(Pen pen, SheetView v) {
-    double y = height - 10;
-    double x = 26;
+    SheetView.Pane pane = v.pane();
+    double foot = pane.y() + pane.height() - SheetView.FOOT;
+    double y = foot + 24;
+    double x = pane.x() + 10;
     double bar = 0.1 * v.scale();
-    pen.fill(Role.PAPER, 0, height - 34, width, 34);
+    pen.fill(Role.PAPER, pane.x(), foot, pane.width(), SheetView.FOOT);
     pen.line(Role.INK, 2, x, y, x + bar, y);
     pen.line(Role.INK, 2, x, y - 4, x, y + 4);
     pen.line(Role.INK, 2, x + bar, y - 4, x + bar, y + 4);
-    String face = state.top() || state.shaping() ? "upper face" : "lower face, seen from below";
+    String face = v.top() ? "upper face" : "lower face, seen from below";
     pen.words(Role.SOFT, Pen.TEXT, x + bar + 8, y, "100 mm, " + face);
-    pen.words(Role.SOFT, Pen.TEXT, x, y - 17, legend());
+    if (pane.x() == 0 && pane.y() == 0) {
+      pen.words(Role.SOFT, Pen.TEXT, x, y - 17, legend());
+    }
   }
 
   private String legend() {

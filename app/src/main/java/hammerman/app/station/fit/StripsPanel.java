@@ -235,7 +235,7 @@ final class StripsPanel extends VBox {
         .flatMap(s -> s.network().hardestWorked())
         .ifPresent(
             worst -> {
-              state.top(worst.top());
+              state.see(worst.top());
               state.plate(worst.plate());
             });
   }

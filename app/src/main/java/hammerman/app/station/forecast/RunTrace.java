@@ -84,7 +84,7 @@ final class RunTrace extends Picture {
         x,
         values,
         Channel.TEMPERATURE,
-        "Cell temperature, °C",
+        "Mean cell temperature, °C",
         Role.HOT,
         2,
         strip,
