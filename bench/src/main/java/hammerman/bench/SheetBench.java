@@ -1,11 +1,13 @@
 package hammerman.bench;
 
+import hammerman.chain.Layout;
 import hammerman.finding.Station;
 import hammerman.fit.Container;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Outline;
 import hammerman.fit.Packing;
 import hammerman.fit.Point;
+import hammerman.forecast.Forecast;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
@@ -36,11 +38,25 @@ final class SheetBench {
             new Packing(Packing.Pattern.HEXAGONAL, 5e-4));
     w.session().editDesign("bench", Station.FIT, d -> d.withCounts(20, 20).withFit(plan));
     w.frame().go(Station.FIT);
-    PauseTransition settle = new PauseTransition(Duration.seconds(4));
+    whenLaidOut(w, done);
+  }
+
+  /** Waits until the layout is shown: an empty sheet would be fast. */
+  private static void whenLaidOut(Window w, Runnable done) {
+    PauseTransition settle = new PauseTransition(Duration.seconds(2));
     settle.setOnFinished(
         e -> {
-          measure(w.scene());
-          done.run();
+          Forecast f = w.session().forecastProperty().get();
+          boolean there =
+              !w.session().busyProperty().get()
+                  && f.design().pack().cells() == 400
+                  && f.layout().flatMap(Layout::solved).isPresent();
+          if (there) {
+            measure(w.scene());
+            done.run();
+          } else {
+            whenLaidOut(w, done);
+          }
         });
     settle.play();
   }

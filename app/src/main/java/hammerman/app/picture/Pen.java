@@ -117,15 +117,21 @@ public final class Pen {
   }
 
   /**
-   * Draws a filled circle with a rim, of a colour thinned with paper. Two plain fills, since many
-   * are drawn at once and stroking a circle takes several times as long.
+   * Draws circles of one look, with rims, filled with a colour thinned with paper.
+   *
+   * @param discs keeps what was worked out, for the next painting
+   * @param xy x and y of the middle of each
    */
-  public void disc(
-      Role role, double share, Role rim, double thickness, double x, double y, double radius) {
-    dot(rim, x, y, radius);
-    double r = radius - thickness;
-    g.setFill(colours.apply(Role.PAPER).interpolate(colours.apply(role), share));
-    g.fillOval(x - r, y - r, 2 * r, 2 * r);
+  public void discs(
+      Discs discs,
+      Role fill,
+      double share,
+      Role rim,
+      double thickness,
+      double radius,
+      double[] xy) {
+    Color inside = colours.apply(Role.PAPER).interpolate(colours.apply(fill), share);
+    discs.draw(g, inside, colours.apply(rim), thickness, radius, xy);
   }
 
   /** Draws many separate lines at once, each from one point to another: x, y, x, y for each. */

@@ -264,22 +264,18 @@ final class FitSheet extends Picture {
     if (state.layout().isEmpty()) {
       return;
     }
-    for (SheetView v : views()) {
-      SheetView.Pane pane = v.pane();
-      pen.within(
-          pane.x(),
-          pane.y(),
-          pane.width(),
-          pane.height(),
-          () -> {
-            if (state.shaping()) {
-              corners.grid(pen, v, width, height);
-            }
-            paint.paint(pen, v);
-            if (state.shaping()) {
-              corners.paint(pen, v);
-            }
-          });
+    List<SheetView> views = views();
+    if (state.shaping()) {
+      corners.grid(pen, views.getFirst(), width, height);
+      paint.paint(pen, views.getFirst());
+      corners.paint(pen, views.getFirst());
+    } else if (views.size() == 1) {
+      paint.paint(pen, views.getFirst());
+    } else {
+      for (SheetView v : views) {
+        SheetView.Pane p = v.pane();
+        pen.within(p.x(), p.y(), p.width(), p.height(), () -> paint.paint(pen, v));
+      }
     }
   }
 }

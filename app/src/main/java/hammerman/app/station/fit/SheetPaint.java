@@ -1,5 +1,6 @@
 package hammerman.app.station.fit;
 
+import hammerman.app.picture.Discs;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.Role;
 import hammerman.chain.Layout;
@@ -23,7 +24,14 @@ import java.util.Optional;
 
 /** Paints the fit sheet from what is shown and chosen. */
 final class SheetPaint {
+  /** Tones that can be told apart on the sheet. */
+  private static final int TONES = 40;
+
+  /** Gaps between cells that strips below them are seen through, px. */
+  private static final double SEEN = 2;
+
   private final FitState state;
+  private final Discs discs = new Discs();
 
   SheetPaint(FitState state) {
     this.state = state;
@@ -40,7 +48,7 @@ final class SheetPaint {
     }
     Optional<Network> network = l.continuous();
     boolean above = state.overlay() == Overlay.STRIPS;
-    if (!above) {
+    if (!above && l.arrangement().placing().footprint().gap() * v.scale() > SEEN) {
       network.ifPresent(n -> strips(pen, v, l.arrangement().placing(), n));
     }
     cells(pen, v, l);
@@ -136,54 +144,71 @@ final class SheetPaint {
     pen.strokes(stroke.role(), stroke.thickness(), ends, segments.size());
   }
 
+  /** How a cell is drawn: its filling, its tone in parts of {@link #TONES}, its rim. */
+  private record Look(Role fill, int tone, Role rim, double thick) {
+    double share() {
+      return tone / (double) TONES;
+    }
+  }
+
+  /** Cells of a sheet, those drawn alike at once: there may be thousands. */
   private void cells(Pen pen, SheetView v, Layout l) {
     Placing placing = l.arrangement().placing();
     Grouping grouping = l.arrangement().attempted().orElse(null);
     double[] values = values(l);
     double[] range = HeatMap.range(values);
-    boolean plain = state.overlay() == Overlay.GROUPS || state.overlay() == Overlay.STRIPS;
+    Map<Look, List<Integer>> alike = new LinkedHashMap<>();
     for (int k = 0; k < placing.places().size(); k++) {
-      if (!seen(v, placing, k)) {
-        continue;
+      if (seen(v, placing, k)) {
+        int g = grouping == null ? -1 : grouping.group()[k];
+        alike.computeIfAbsent(look(k, g, values[k], range), x -> new ArrayList<>()).add(k);
       }
-      int g = grouping == null ? -1 : grouping.group()[k];
-      if (g < 0) {
-        cell(pen, v, placing, k, Role.RULE, 0, Role.RULE, 1);
-        continue;
-      }
-      double share =
-          range[1] > range[0] && !Double.isNaN(values[k])
-              ? (values[k] - range[0]) / (range[1] - range[0])
-              : 0;
-      double tone = plain ? 0.10 + 0.13 * (g % 3) : 0.08 + 0.62 * share;
-      boolean chosen = k == state.first() || k == state.second();
-      cell(
-          pen,
-          v,
-          placing,
-          k,
-          plain ? Role.COOL : Role.HOT,
-          tone,
-          chosen ? Role.HOT : Role.INK,
-          chosen ? 3 : 1);
+    }
+    if (placing.footprint().round()) {
+      double r = placing.radius() * v.scale();
+      alike.forEach((look, places) -> discs(pen, v, placing, look, places, r));
+    } else {
+      alike.forEach((look, places) -> places.forEach(k -> block(pen, v, placing, look, k)));
     }
   }
 
-  private void cell(
-      Pen pen, SheetView v, Placing p, int k, Role fill, double tone, Role rim, double thick) {
-    Point at = p.places().get(k);
-    double small = state.overlay() == Overlay.STRIPS && tone > 0 ? 0.62 : 1;
-    if (p.footprint().round()) {
-      double r = p.radius() * v.scale() * small;
-      pen.disc(fill, tone, rim, thick, v.x(at.x()), v.y(at.y()), r);
-    } else {
-      double[][] xy = pixels(v, p.outline(k));
-      if (tone > 0) {
-        pen.area(Role.PAPER, 1, xy[0], xy[1], 4);
-        pen.area(fill, tone, xy[0], xy[1], 4);
-      }
-      pen.curve(rim, thick, xy[0], xy[1], 5);
+  private Look look(int place, int group, double value, double[] range) {
+    if (group < 0) {
+      return new Look(Role.RULE, 0, Role.RULE, 1);
     }
+    boolean chosen = place == state.first() || place == state.second();
+    boolean plain = state.overlay() == Overlay.GROUPS || state.overlay() == Overlay.STRIPS;
+    double share =
+        range[1] > range[0] && !Double.isNaN(value)
+            ? (value - range[0]) / (range[1] - range[0])
+            : 0;
+    double tone = plain ? 0.10 + 0.13 * (group % 3) : 0.08 + 0.62 * share;
+    return new Look(
+        plain ? Role.COOL : Role.HOT,
+        (int) Math.round(tone * TONES),
+        chosen ? Role.HOT : Role.INK,
+        chosen ? 3 : 1);
+  }
+
+  private void discs(
+      Pen pen, SheetView v, Placing p, Look look, List<Integer> places, double radius) {
+    double r = radius * (state.overlay() == Overlay.STRIPS && look.tone() > 0 ? 0.62 : 1);
+    double[] xy = new double[2 * places.size()];
+    for (int k = 0; k < places.size(); k++) {
+      Point at = p.places().get(places.get(k));
+      xy[2 * k] = v.x(at.x());
+      xy[2 * k + 1] = v.y(at.y());
+    }
+    pen.discs(discs, look.fill(), look.share(), look.rim(), look.thick(), r, xy);
+  }
+
+  private static void block(Pen pen, SheetView v, Placing p, Look look, int place) {
+    double[][] xy = pixels(v, p.outline(place));
+    if (look.tone() > 0) {
+      pen.area(Role.PAPER, 1, xy[0], xy[1], 4);
+      pen.area(look.fill(), look.share(), xy[0], xy[1], 4);
+    }
+    pen.curve(look.rim(), look.thick(), xy[0], xy[1], 5);
   }
 
   /** Numbers and poles; over strips on a patch of paper, so that they stay legible. */
