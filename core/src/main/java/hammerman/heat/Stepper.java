@@ -1,18 +1,21 @@
 package hammerman.heat;
 
 import hammerman.fit.Placing;
-import hammerman.fit.Sheet;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
 /**
- * The hot loop of a warming layout: explicit steps, as short as the stiffest node needs, on flat
- * arrays; nothing is made in a step. Cells are renumbered without the empty places, and their
- * neighbours lie one after the other in one array, which costs a little clarity for speed.
+ * A layout that warms, under way: the hot loop. Explicit steps, as short as the stiffest node
+ * needs, on flat arrays; nothing is made in a step. One is good for one run. Cells are renumbered
+ * without the empty places, and their neighbours lie one after the other in one array, which costs
+ * a little clarity for speed.
  */
 final class Stepper {
   private static final int FRAMES = 120;
+
+  /** Six neighbours beside, and one at either end. */
+  private static final int MOST_NEAR = 8;
 
   private final int places;
   private final int[] place;
@@ -29,12 +32,21 @@ final class Stepper {
   private final double capacity;
   private final double air;
 
+  private double[] t;
+  private double[] next;
+  private final double[] sums;
+  private final double[] shell;
+  private double made;
+  private double shed;
+  private double hottest;
+  private int hot;
+  private double when;
+
   /**
    * @param cellShares heat of the cell at each place over the pack's current squared, Ω
    * @param strapShares the same of strips, links and contacts
    */
   Stepper(WarmLayout layout, double[] cellShares, double[] strapShares) {
-    Placing placing = layout.placing();
     int[] group = layout.grouping().group();
     capacity = layout.cell().mass() * layout.cell().specificHeat();
     air = layout.air();
@@ -55,31 +67,42 @@ final class Stepper {
     }
     outside = new double[layout.boxes().size()];
     inside = new double[layout.boxes().size()];
+    shell = new double[layout.boxes().size()];
     for (int b = 0; b < outside.length; b++) {
       outside[b] = layout.cooling().heatTransfer() * layout.boxes().get(b).surface();
     }
+    other = new int[MOST_NEAR * size];
+    between = new double[MOST_NEAR * size];
+    join(layout, index);
+    t = new double[size];
+    next = new double[size];
+    sums = new double[size];
+    Arrays.fill(t, air);
+    hottest = air;
+  }
+
+  /** Fills in what each cell touches: its neighbours, the cells over and under it, its box. */
+  private void join(WarmLayout layout, int[] index) {
+    Placing placing = layout.placing();
     List<int[]> near = placing.neighbours();
     List<int[]> stacked = placing.stacked();
-    int[] list = new int[10 * size];
-    double[] g = new double[10 * size];
     double end = layout.contact().end() * placing.footprint().end();
     int enclosing = placing.footprint().enclosing(layout.pattern());
     int at = 0;
     for (int k = 0; k < size; k++) {
-      Sheet sheet = placing.sheets().get(placing.sheetOf(place[k]));
-      box[k] = sheet.box();
+      box[k] = placing.sheets().get(placing.sheetOf(place[k])).box();
       for (int m : near.get(place[k])) {
         if (index[m] >= 0) {
           double far = placing.places().get(place[k]).to(placing.places().get(m));
-          g[at] = placing.footprint().conductance(layout.filling().conductivity(), far);
-          list[at++] = index[m];
+          between[at] = placing.footprint().conductance(layout.filling().conductivity(), far);
+          other[at++] = index[m];
         }
       }
       int beside = at - start[k];
       for (int m : stacked.get(place[k])) {
         if (index[m] >= 0) {
-          g[at] = end;
-          list[at++] = index[m];
+          between[at] = end;
+          other[at++] = index[m];
         }
       }
       start[k + 1] = at;
@@ -88,8 +111,6 @@ final class Stepper {
       toCase[k] = end * (2 - covered) + layout.contact().side() * open * placing.footprint().side();
       inside[box[k]] += toCase[k];
     }
-    other = Arrays.copyOf(list, at);
-    between = Arrays.copyOf(g, at);
   }
 
   /** The places where a cell stands. */
@@ -128,11 +149,6 @@ final class Stepper {
 
   /** Steps through an effort, until it ends or a cell is as hot as a limit. */
   HeatMap run(Effort effort, double limit) {
-    double[] t = new double[size];
-    double[] next = new double[size];
-    double[] sums = new double[size];
-    double[] shell = new double[outside.length];
-    Arrays.fill(t, air);
     int parts = (int) Math.max(1, Math.ceil(effort.step() * stiffest() / (0.5 * capacity)));
     double dt = effort.step() / parts;
     int every = Math.max(1, (effort.steps() + FRAMES - 1) / FRAMES);
@@ -140,46 +156,14 @@ final class Stepper {
     List<Double> times = new ArrayList<>();
     frames.add(frame(t));
     times.add(0.0);
-    double made = 0;
-    double shed = 0;
-    double hottest = air;
-    int hot = 0;
-    double when = 0;
     int steps = 0;
-    for (int s = 0; s < effort.steps() && hottest < limit; s++) {
-      double squared = effort.squares()[s];
-      double factor = effort.factors()[s];
+    while (steps < effort.steps() && hottest < limit) {
       for (int part = 0; part < parts; part++) {
-        Arrays.fill(shell, 0);
-        for (int k = 0; k < size; k++) {
-          shell[box[k]] += toCase[k] * t[k];
-        }
-        for (int b = 0; b < shell.length; b++) {
-          shell[b] = (shell[b] + outside[b] * air) / (inside[b] + outside[b]);
-          shed += outside[b] * (shell[b] - air) * dt;
-        }
-        for (int k = 0; k < size; k++) {
-          double heat = squared * (ofCells[k] * factor + ofStraps[k]);
-          made += heat * dt;
-          double in = heat + toCase[k] * (shell[box[k]] - t[k]);
-          for (int e = start[k]; e < start[k + 1]; e++) {
-            in += between[e] * (t[other[e]] - t[k]);
-          }
-          next[k] = t[k] + in * dt / capacity;
-        }
-        double[] swap = t;
-        t = next;
-        next = swap;
+        shed(dt);
+        warm(effort.squares()[steps], effort.factors()[steps], dt);
       }
-      steps = s + 1;
-      for (int k = 0; k < size; k++) {
-        sums[k] += t[k];
-        if (t[k] > hottest) {
-          hottest = t[k];
-          hot = k;
-          when = steps * effort.step();
-        }
-      }
+      steps++;
+      note(steps * effort.step());
       if (steps % every == 0 || steps == effort.steps()) {
         frames.add(frame(t));
         times.add(steps * effort.step());
@@ -200,6 +184,46 @@ final class Stepper {
         shed,
         stored,
         frame(sums));
+  }
+
+  /** Finds the temperature of each box, and what it gives to the air. */
+  private void shed(double dt) {
+    Arrays.fill(shell, 0);
+    for (int k = 0; k < size; k++) {
+      shell[box[k]] += toCase[k] * t[k];
+    }
+    for (int b = 0; b < shell.length; b++) {
+      shell[b] = (shell[b] + outside[b] * air) / (inside[b] + outside[b]);
+      shed += outside[b] * (shell[b] - air) * dt;
+    }
+  }
+
+  /** Goes on by {@code dt} seconds. */
+  private void warm(double squared, double factor, double dt) {
+    for (int k = 0; k < size; k++) {
+      double heat = squared * (ofCells[k] * factor + ofStraps[k]);
+      made += heat * dt;
+      double in = heat + toCase[k] * (shell[box[k]] - t[k]);
+      for (int e = start[k]; e < start[k + 1]; e++) {
+        in += between[e] * (t[other[e]] - t[k]);
+      }
+      next[k] = t[k] + in * dt / capacity;
+    }
+    double[] swap = t;
+    t = next;
+    next = swap;
+  }
+
+  /** Keeps what is the hottest so far, and sums for the means. */
+  private void note(double time) {
+    for (int k = 0; k < size; k++) {
+      sums[k] += t[k];
+      if (t[k] > hottest) {
+        hottest = t[k];
+        hot = k;
+        when = time;
+      }
+    }
   }
 
   /** Temperatures by place, not a number where none stands. */

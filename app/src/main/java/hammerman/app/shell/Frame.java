@@ -122,8 +122,8 @@ public final class Frame {
   /** Goes to a station. */
   public void go(Station station) {
     session.visit(station);
-    current = views.stream().filter(v -> v.station() == station).findFirst().orElseThrow();
-    page.setContent(current.node());
+    current = views.stream().filter(v -> v.page().station() == station).findFirst().orElseThrow();
+    page.setContent(current.page());
     page.setVvalue(0);
     line.select(station);
     show(session.forecastProperty().get());
@@ -137,7 +137,7 @@ public final class Frame {
   /** Goes to a view of a station by its id. */
   public void go(Station station, String view) {
     go(station);
-    current.showView(view);
+    current.page().showView(view);
   }
 
   /** Shows the judgements again. */
@@ -303,7 +303,9 @@ public final class Frame {
   }
 
   private void explain() {
-    overlay.help(current.station().label() + ": " + current.station().question(), current.help());
+    overlay.help(
+        current.page().station().label() + ": " + current.page().station().question(),
+        current.help());
   }
 
   private void copyVariant() {

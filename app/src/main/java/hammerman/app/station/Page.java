@@ -1,18 +1,34 @@
 package hammerman.app.station;
 
+import hammerman.app.control.Views;
 import hammerman.finding.Station;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** The sheet of a station: its question, a one-sentence answer, and the body. */
 public final class Page extends VBox {
   private final Label answer = new Label();
+  private final Station station;
+  private final @Nullable Views views;
 
   /** Makes a sheet for a station around a body that takes the room there is. */
   public Page(Station station, Node body) {
+    this(station, body, null);
+  }
+
+  /** Makes a sheet for a station around a few views. */
+  public Page(Station station, Views views) {
+    this(station, views, views);
+  }
+
+  /** Makes a sheet for a station around a body with views somewhere in it. */
+  public Page(Station station, Node body, @Nullable Views views) {
     super(8);
+    this.station = station;
+    this.views = views;
     getStyleClass().add("sheet-of-paper");
     Label question = new Label(station.question());
     question.getStyleClass().add("question");
@@ -20,6 +36,19 @@ public final class Page extends VBox {
     answer.setId("answer");
     VBox.setVgrow(body, Priority.ALWAYS);
     getChildren().addAll(new VBox(1, question, answer), body);
+  }
+
+  /** Returns the station that it is the page of. */
+  public Station station() {
+    return station;
+  }
+
+  /** Goes to one of the page's views by its id. */
+  public void showView(String id) {
+    if (views == null) {
+      throw new IllegalArgumentException(station.label() + " has no view " + id);
+    }
+    views.show(id);
   }
 
   /** Shows the answer to the station's question. */

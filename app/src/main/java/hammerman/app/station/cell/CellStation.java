@@ -9,7 +9,6 @@ import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
-import javafx.scene.Node;
 
 /** The page of station Cell: the library, cells side by side, a cell of one's own. */
 public final class CellStation implements StationView {
@@ -35,18 +34,8 @@ public final class CellStation implements StationView {
   }
 
   @Override
-  public Station station() {
-    return Station.CELL;
-  }
-
-  @Override
-  public Node node() {
+  public Page page() {
     return page;
-  }
-
-  @Override
-  public void showView(String id) {
-    views.show(id);
   }
 
   @Override

@@ -77,18 +77,8 @@ public final class DutyStation implements StationView {
   }
 
   @Override
-  public Station station() {
-    return Station.DUTY;
-  }
-
-  @Override
-  public Node node() {
+  public Page page() {
     return page;
-  }
-
-  @Override
-  public void showView(String id) {
-    views.show(id);
   }
 
   @Override

@@ -75,7 +75,7 @@ public final class FitStation implements StationView {
     views.show("groups");
     body = new HBox(20, left, views);
     VBox.setVgrow(body, Priority.ALWAYS);
-    page = new Page(Station.FIT, new VBox(8, begin, body));
+    page = new Page(Station.FIT, new VBox(8, begin, body), views);
     state.follow(this::follow);
   }
 
@@ -234,18 +234,8 @@ public final class FitStation implements StationView {
   }
 
   @Override
-  public Station station() {
-    return Station.FIT;
-  }
-
-  @Override
-  public Node node() {
+  public Page page() {
     return page;
-  }
-
-  @Override
-  public void showView(String id) {
-    views.show(id);
   }
 
   @Override

@@ -14,7 +14,6 @@ import hammerman.unit.Unit;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.OptionalDouble;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -58,12 +57,7 @@ public final class ForecastStation implements StationView {
   }
 
   @Override
-  public Station station() {
-    return Station.FORECAST;
-  }
-
-  @Override
-  public Node node() {
+  public Page page() {
     return page;
   }
 

@@ -63,18 +63,8 @@ public final class GuardStation implements StationView {
   }
 
   @Override
-  public Station station() {
-    return Station.GUARD;
-  }
-
-  @Override
-  public Node node() {
+  public Page page() {
     return page;
-  }
-
-  @Override
-  public void showView(String id) {
-    views.show(id);
   }
 
   @Override

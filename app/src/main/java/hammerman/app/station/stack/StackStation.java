@@ -8,7 +8,6 @@ import hammerman.app.station.StationView;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.pack.Pack;
-import javafx.scene.Node;
 
 /** The page of station Stack: the field of counts, the search, the schools, the variants. */
 public final class StackStation implements StationView {
@@ -38,18 +37,8 @@ public final class StackStation implements StationView {
   }
 
   @Override
-  public Station station() {
-    return Station.STACK;
-  }
-
-  @Override
-  public Node node() {
+  public Page page() {
     return page;
-  }
-
-  @Override
-  public void showView(String id) {
-    views.show(id);
   }
 
   @Override
