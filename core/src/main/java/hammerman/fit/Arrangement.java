@@ -89,7 +89,10 @@ public record Arrangement(
                 held[k] = plan.locked().contains(g.group()[k]) ? g.group()[k] : -1;
               }
             });
-    return Grouping.of(now.placing(), asked(plan, pack).wish(), held);
+    int[] none = new int[held.length];
+    Arrays.fill(none, -1);
+    int[] known = now.grouping().map(Grouping::group).orElse(none);
+    return Grouping.of(now.placing(), asked(plan, pack).wish(), held, known);
   }
 
   private static Asked asked(FitPlan plan, Pack pack) {

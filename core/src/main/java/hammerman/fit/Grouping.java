@@ -49,15 +49,16 @@ public record Grouping(int[] group, int series, int parallel) {
   static Result of(Placing placing, Wish wish) {
     int[] none = new int[placing.places().size()];
     Arrays.fill(none, -1);
-    return of(placing, wish, none);
+    return of(placing, wish, none, none);
   }
 
   /**
    * Partitions places into groups, some of which stay.
    *
    * @param held group of each place that stays; -1 elsewhere
+   * @param known groups of a sound arrangement to do better than; all -1 if there is none
    */
-  static Result of(Placing placing, Wish wish, int[] held) {
+  static Result of(Placing placing, Wish wish, int[] held, int[] known) {
     int needed = wish.series() * wish.parallel();
     int n = placing.places().size();
     if (n < needed) {
@@ -73,7 +74,7 @@ public record Grouping(int[] group, int series, int parallel) {
       int piece = Groups.largestPiece(near, Groups.in(sheet, n));
       int most = Math.min(wish.series() - done, piece / wish.parallel());
       for (int count = most; count > Math.max(0, most - FEWER); count--) {
-        Optional<int[]> found = sheet(placing, near, sheet, wish, held, done, done + count);
+        Optional<int[]> found = sheet(placing, near, sheet, wish, held, known, done, done + count);
         if (found.isPresent()) {
           System.arraycopy(found.get(), sheet.first(), group, sheet.first(), sheet.size());
           done += count;
@@ -106,7 +107,14 @@ public record Grouping(int[] group, int series, int parallel) {
 
   /** Parts one sheet into the groups from one to before another. */
   private static Optional<int[]> sheet(
-      Placing placing, List<int[]> near, Sheet sheet, Wish wish, int[] held, int from, int to) {
+      Placing placing,
+      List<int[]> near,
+      Sheet sheet,
+      Wish wish,
+      int[] held,
+      int[] known,
+      int from,
+      int to) {
     int[] start = Growth.open(sheet, near.size());
     for (int k = sheet.first(); k < sheet.end(); k++) {
       if (held[k] >= from && held[k] < to) {
@@ -121,6 +129,17 @@ public record Grouping(int[] group, int series, int parallel) {
           new Lanes(placing, near, sheet, start, from, to, wish.parallel()).all(sheet.turn())) {
         attempts.add(new Attempt(g, exchange(placing, near, g, stay, from, to, wish, exit).cost()));
       }
+    }
+    int[] seed = start.clone();
+    int seeded = 0;
+    for (int k = sheet.first(); k < sheet.end(); k++) {
+      boolean here = known[k] >= from && known[k] < to;
+      seed[k] = here ? known[k] : start[k];
+      seeded += here ? 1 : 0;
+    }
+    if (seeded == (to - from) * wish.parallel()) {
+      double cost = exchange(placing, near, seed, stay, from, to, wish, exit).cost();
+      attempts.add(new Attempt(seed, cost));
     }
     int enough = attempts.isEmpty() ? ENOUGH : 1;
     for (int temper = 0; temper < TEMPERS; temper++) {

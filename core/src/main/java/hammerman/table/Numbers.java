@@ -8,7 +8,8 @@ public final class Numbers {
    * Returns the number in a field, NaN if it is empty or none. A unit written after the number is
    * passed over, as are spaces inside it.
    *
-   * @param decimalComma whether a comma is the decimal sign; points then only group digits
+   * @param decimalComma whether a comma is the decimal sign, else it is the point; the other sign
+   *     may only group digits by three
    */
   public static double parse(String field, boolean decimalComma) {
     int from = 0;
@@ -26,13 +27,18 @@ public final class Numbers {
     int n = 0;
     for (int k = from; k < to; k++) {
       char c = field.charAt(k);
+      if (c == (decimalComma ? '.' : ',') && groups(field, k)) {
+        continue;
+      }
       if (c == ',' && decimalComma) {
         kept[n++] = '.';
+      } else if (c == '.' && decimalComma) {
+        return Double.NaN;
       } else if (c == '−') {
         kept[n++] = '-';
       } else if (isPartOfNumber(c)) {
         kept[n++] = c;
-      } else if (c != ' ' && c != '\u00a0' && c != '\u202f' && !(c == '.' && decimalComma)) {
+      } else if (c != ' ' && c != '\u00a0' && c != '\u202f') {
         return Double.NaN;
       }
     }
@@ -77,6 +83,15 @@ public final class Numbers {
       p[k] = p[k - 1] * 10;
     }
     return p;
+  }
+
+  /** Whether a sign stands between digits and exactly three more. */
+  private static boolean groups(String field, int at) {
+    int k = at + 1;
+    while (k < field.length() && Character.isDigit(field.charAt(k))) {
+      k++;
+    }
+    return k - at == 4 && at > 0 && Character.isDigit(field.charAt(at - 1));
   }
 
   private static boolean isDigitOrDot(char c) {
