@@ -75,10 +75,10 @@ final class Walk {
     add("4-guard-two", this::two);
     add("4-guard-ready", () -> frame.go(Station.GUARD, "ready"));
     add("5-fit", () -> example(Station.FIT));
-    for (String view : List.of("box", "strips", "heat", "cut")) {
-      add("5-fit-" + view, () -> frame.go(Station.FIT, view));
-    }
-    add("5-fit-both", this::bothFaces);
+    add("5-fit-box", () -> frame.go(Station.FIT, "box"));
+    add("5-fit-strips", () -> fit("strips", "both"));
+    add("5-fit-heat", () -> fit("heat", "upper"));
+    add("5-fit-cut", () -> frame.go(Station.FIT, "cut"));
     add("5-forecast", () -> example(Station.FORECAST));
     add("6-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
     add("7-night-forecast", this::night);
@@ -92,10 +92,10 @@ final class Walk {
     frame.go(station);
   }
 
-  private void bothFaces() {
-    frame.go(Station.FIT, "groups");
-    if (scene.lookup("#face-both") instanceof ToggleButton both) {
-      both.fire();
+  private void fit(String view, String face) {
+    frame.go(Station.FIT, view);
+    if (scene.lookup("#face-" + face) instanceof ToggleButton button) {
+      button.fire();
     }
   }
 
