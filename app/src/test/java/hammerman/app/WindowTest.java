@@ -166,7 +166,7 @@ class WindowTest extends AtTheDesk {
     assertThat(desk.text("#rail-heading")).isEqualTo("How this figure came about");
     assertThat(railText()).contains("Rated energy", "1264 Wh", "E = V · Q");
     desk.press("#back-to-judgements");
-    assertThat(desk.text("#rail-heading")).isEqualTo("Judgements: 2 warnings, 1 note");
+    assertThat(desk.text("#rail-heading")).isEqualTo("Judgements: 2 warnings, 2 notes");
   }
 
   @Test
