@@ -1,22 +1,20 @@
 package hammerman.pack;
 
-import hammerman.unit.Unit;
-import hammerman.unit.Valid;
-
 /**
  * A pack as it is put together: what joins its cells and how it sheds its heat. From the counts
  * alone both are estimates; a layout in its box gives its own figures, kept as ratios to the
  * estimates so that neighbouring counts of the same build can be judged by them too.
  *
  * @param pack the pack
- * @param joining resistance of all strips, links and contacts over the estimate, 0 to 1000
- * @param shedding heat shed per kelvin over the estimate, 0.001 to 1000
+ * @param joining resistance of all strips, links and contacts over the estimate, 0 or more
+ * @param shedding heat shed per kelvin over the estimate, above 0
  */
 public record Assembly(Pack pack, double joining, double shedding) {
 
   public Assembly {
-    Valid.range("Resistance of the layout", joining, 0, 1000, Unit.PERCENT);
-    Valid.range("Heat shed by the layout", shedding, 1e-3, 1000, Unit.PERCENT);
+    if (!(joining >= 0 && shedding > 0 && Double.isFinite(joining) && Double.isFinite(shedding))) {
+      throw new IllegalArgumentException("joining " + joining + ", shedding " + shedding);
+    }
   }
 
   /** Returns the assembly of a pack that is not laid out yet. */
@@ -34,7 +32,9 @@ public record Assembly(Pack pack, double joining, double shedding) {
   public static Assembly laidOut(Pack pack, double resistance, double kelvin, double conductance) {
     Assembly estimate = estimated(pack);
     return new Assembly(
-        pack, resistance / estimate.stripResistance(kelvin), conductance / estimate.conductance());
+        pack,
+        Math.max(0, resistance) / estimate.stripResistance(kelvin),
+        conductance / estimate.conductance());
   }
 
   /** Returns the assembly of another pack that is built in the same way. */

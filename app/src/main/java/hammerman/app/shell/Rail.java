@@ -194,7 +194,9 @@ final class Rail extends VBox {
     inputs.setVgap(6);
     int row = 0;
     for (Derivation.Input in : d.inputs()) {
-      inputs.add(text(in.symbol(), "symbol"), 0, row);
+      Label symbol = text(in.symbol(), "symbol");
+      symbol.setMinWidth(Region.USE_PREF_SIZE);
+      inputs.add(symbol, 0, row);
       VBox words =
           new VBox(
               text(in.value(), "input-value"),

@@ -6,8 +6,10 @@ import hammerman.app.picture.Scale;
 import hammerman.forecast.StackField;
 import hammerman.forecast.StackField.Measure;
 import hammerman.unit.Figures;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Lines of equal value over the field, by marching squares between the middles of the squares; each
@@ -28,13 +30,20 @@ final class Contours {
     }
   }
 
+  /** The value of a line, to be written where it ends. */
+  record Label(double x, double y, String text) {
+    void write(Pen pen) {
+      pen.tagBefore(Role.INK, Pen.TEXT, x, y, text);
+    }
+  }
+
   /**
-   * Draws them.
+   * Draws the lines and returns their labels, which are written when all else is drawn.
    *
    * @param x pixel of the middle of column 0, and of a step
    * @param y pixel of the middle of row 0, and of a step (upwards negative)
    */
-  void draw(Pen pen, double x, double stepX, double y, double stepY) {
+  List<Label> lines(Pen pen, double x, double stepX, double y, double stepY) {
     double low = Double.POSITIVE_INFINITY;
     double high = Double.NEGATIVE_INFINITY;
     for (double[] row : value) {
@@ -46,17 +55,19 @@ final class Contours {
       }
     }
     if (!(high > low)) {
-      return;
+      return List.of();
     }
     Scale levels = new Scale(low, high, 0, WANTED);
     List<Double> ticks = levels.ticks(1);
     int decimals = levels.decimals(1);
+    List<Label> labels = new ArrayList<>();
     for (double level : ticks) {
-      line(pen, level, decimals, x, stepX, y, stepY);
+      line(pen, level, decimals, x, stepX, y, stepY).ifPresent(labels::add);
     }
+    return labels;
   }
 
-  private void line(
+  private Optional<Label> line(
       Pen pen, double level, int decimals, double x, double stepX, double y, double stepY) {
     double labelX = Double.NaN;
     double labelY = 0;
@@ -74,12 +85,12 @@ final class Contours {
         }
       }
     }
-    if (!Double.isNaN(labelX)) {
-      String text =
-          Figures.fixed(level, decimals)
-              + (measure.unit().symbol().isEmpty() ? "" : " " + measure.unit().symbol());
-      pen.tagBefore(Role.INK, Pen.TEXT, labelX + 12, labelY, text);
+    if (Double.isNaN(labelX)) {
+      return Optional.empty();
     }
+    String unit = measure.unit().symbol();
+    String text = Figures.fixed(level, decimals) + (unit.isEmpty() ? "" : " " + unit);
+    return Optional.of(new Label(labelX + 12, labelY, text));
   }
 
   /** Where a level crosses the sides of the cell between four middles, in steps, as pairs. */

@@ -8,6 +8,7 @@ import hammerman.finding.Severity;
 import hammerman.forecast.StackField;
 import hammerman.forecast.StackField.Measure;
 import hammerman.forecast.StackField.Square;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -125,6 +126,17 @@ final class FieldPicture extends Picture {
       double y = height - BOTTOM - (s.parallel() - field.firstParallel() + 1) * h;
       square(pen, s, x + GAP / 2, y + GAP / 2, w - GAP, h - GAP);
     }
+    List<Contours.Label> labels =
+        contours.isEmpty()
+            ? List.of()
+            : new Contours(field, contours.get())
+                .lines(pen, LEFT + 0.5 * w, w, height - BOTTOM - 0.5 * h, -h);
+    for (Square s : field.squares()) {
+      double x = LEFT + (s.series() - field.firstSeries() + 0.5) * w;
+      double y = height - BOTTOM - (s.parallel() - field.firstParallel() + 0.5) * h;
+      word(pen, s, x, y, w - GAP, h - GAP);
+    }
+    labels.forEach(l -> l.write(pen));
     for (int c = 0; c < field.columns(); c++) {
       int s = field.firstSeries() + c;
       pen.figureCentred(
@@ -149,10 +161,6 @@ final class FieldPicture extends Picture {
         LEFT + (width - LEFT) / 2,
         height - 9,
         "Groups in series → more voltage");
-    if (contours.isPresent()) {
-      new Contours(field, contours.get())
-          .draw(pen, LEFT + 0.5 * w, w, height - BOTTOM - 0.5 * h, -h);
-    }
     outline(pen, series, parallel, Role.INK, 3, w, h, height);
     Square p = pointed.get();
     if (p != null) {
@@ -170,20 +178,32 @@ final class FieldPicture extends Picture {
   }
 
   private static void square(Pen pen, Square s, double x, double y, double w, double h) {
-    Optional<Judgement> worst = s.worst();
-    boolean stop = s.stopped();
-    boolean warn = worst.filter(j -> j.severity() == Severity.WARN).isPresent();
-    if (stop) {
+    if (s.stopped()) {
       pen.frame(Role.FAINT, 1, x, y, w, h);
       pen.hatch(Role.FAINT, x, y, w, h);
     } else {
-      pen.fill(warn ? Role.AMBER_WASH : Role.COOL_WASH, x, y, w, h);
+      pen.fill(warned(s) ? Role.AMBER_WASH : Role.COOL_WASH, x, y, w, h);
     }
-    String word = worst.map(Judgement::word).orElse("serves");
-    Role role = stop ? Role.SOFT : warn ? Role.AMBER : Role.COOL;
-    if (h > 14) {
-      pen.centred(
-          role, pen.width(Pen.TEXT, word) > w - 4 ? 9 : Pen.TEXT, x + w / 2, y + h / 2, word);
+  }
+
+  private static boolean warned(Square s) {
+    return s.worst().filter(j -> j.severity() == Severity.WARN).isPresent();
+  }
+
+  /** Writes what stops a square in its middle, on a patch of its ground. */
+  private void word(Pen pen, Square s, double x, double y, double w, double h) {
+    if (h <= 14) {
+      return;
     }
+    String word = s.worst().map(Judgement::word).orElse("serves");
+    double wide = pen.width(Pen.TEXT, word);
+    double size = wide > w - 4 ? 9 : Pen.TEXT;
+    boolean warn = warned(s);
+    if (contours.isPresent()) {
+      Role ground = s.stopped() ? Role.PAPER : warn ? Role.AMBER_WASH : Role.COOL_WASH;
+      double patch = Math.min(w, wide * size / Pen.TEXT + 4);
+      pen.fill(ground, x - patch / 2, y - size * 0.6, patch, size * 1.2);
+    }
+    pen.centred(s.stopped() ? Role.SOFT : warn ? Role.AMBER : Role.COOL, size, x, y, word);
   }
 }
