@@ -409,7 +409,8 @@ class FittingTest extends AtTheDesk {
     fit("cut");
     assertThat(fact("#fit-sizes", "Mass of cells, strips")).startsWith("5.46 kg");
     assertThat(texts("#cut-list")).contains("0.15 × 8 mm nickel");
-    assertThat(desk.text("#fit-leads")).startsWith("14 leads");
+    assertThat(desk.text("#fit-leads"))
+        .matches("14 leads, from the most negative on: (\\d+, ){13}\\d+ mm\\. .*");
     desk.press("#face-lower");
     Path svg = home.resolve("face.svg");
     desk.files.lay(svg);

@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -184,10 +185,12 @@ final class CutPanel extends VBox {
                             Figures.of(r.waste(), Unit.PERCENT, 0))))
             .toList());
     List<BalanceLead> all = BalanceLead.of(w);
-    double shortest = all.stream().mapToDouble(BalanceLead::length).min().orElse(0);
-    double longest = all.stream().mapToDouble(BalanceLead::length).max().orElse(0);
+    String lengths =
+        all.stream()
+            .map(l -> String.format(Locale.ROOT, "%.0f", l.length() * 1e3))
+            .collect(Collectors.joining(", "));
     leads.setText(
-        "%d leads of %.0f to %.0f mm, cut and numbered in order from the most negative; each length is in the lists. A swapped lead ruins a BMS: measure every one before it is plugged in."
-            .formatted(all.size(), shortest * 1e3, longest * 1e3));
+        "%d leads, from the most negative on: %s mm. Number them as you cut. A swapped lead ruins a BMS: measure every one before it is plugged in."
+            .formatted(all.size(), lengths));
   }
 }
