@@ -13,6 +13,9 @@ public sealed interface CellFormat {
   /** Returns the floor area that one cell takes when packed closely, m². */
   double packedFootprint();
 
+  /** Returns the area of one end, m². */
+  double end();
+
   /** Returns the distance between neighbours' terminals, m. */
   double pitch();
 
@@ -34,6 +37,11 @@ public sealed interface CellFormat {
     @Override
     public double packedFootprint() {
       return pitch() * pitch() * Math.sqrt(3) / 2;
+    }
+
+    @Override
+    public double end() {
+      return Math.PI * diameter * diameter / 4;
     }
 
     @Override
@@ -62,6 +70,11 @@ public sealed interface CellFormat {
 
     @Override
     public double packedFootprint() {
+      return width * thickness;
+    }
+
+    @Override
+    public double end() {
       return width * thickness;
     }
 

@@ -8,6 +8,7 @@ import hammerman.fit.Grouping;
 import hammerman.heat.WarmLayout;
 import hammerman.interconnect.Network;
 import hammerman.pack.Assembly;
+import hammerman.pack.Contact;
 import hammerman.pack.Pack;
 import java.util.Optional;
 
@@ -73,7 +74,7 @@ public record Layout(FitPlan plan, Arrangement arrangement, Optional<Network> co
           hottest,
           layout.plan().filling(),
           design.pack().cooling(),
-          WarmLayout.Contact.USUAL);
+          Contact.USUAL);
     }
   }
 

@@ -77,7 +77,7 @@ final class RunWorkings {
         "G",
         f.chain().path().assembly().known()
             ? "heat shed by the layout"
-            : "heat shed by a plain box, h A",
+            : "heat shed by a plain box (estimate)",
         Figures.number(f.thermal().conductance()) + " W/K");
   }
 

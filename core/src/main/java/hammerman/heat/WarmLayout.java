@@ -7,6 +7,7 @@ import hammerman.fit.Grouping;
 import hammerman.fit.Packing;
 import hammerman.fit.Placing;
 import hammerman.interconnect.Network;
+import hammerman.pack.Contact;
 import hammerman.pack.Cooling;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
@@ -50,17 +51,6 @@ public record WarmLayout(
 
   public WarmLayout {
     boxes = List.copyOf(boxes);
-  }
-
-  /**
-   * How cells touch what is around them.
-   *
-   * @param end conductance per area of their ends, to the box or to the next layer, W/(m² K)
-   * @param side conductance per area of their open sides, W/(m² K)
-   */
-  public record Contact(double end, double side) {
-    /** Typical of cells in a box with insulation between. */
-    public static final Contact USUAL = new Contact(12, 8);
   }
 
   /** Follows an effort, from the air's temperature. */

@@ -56,8 +56,14 @@ public record Assembly(Pack pack, double joining, double shedding) {
     return joining * pack.series() * pack.strip().resistance(pitch, kelvin) / pack.parallel();
   }
 
-  /** Returns the heat shed per kelvin above the air, W/K; the estimate is h A of a plain box. */
+  /**
+   * Returns the heat shed per kelvin above the air, W/K. The estimate is h A of a plain box, behind
+   * the contact of the cells with it: all their ends, and the sides of the block that they form.
+   */
   public double conductance() {
-    return shedding * pack.cooling().heatTransfer() * pack.surface();
+    double outside = pack.cooling().heatTransfer() * pack.surface();
+    double ends = Contact.USUAL.end() * 2 * pack.cells() * pack.cell().format().end();
+    double inside = ends + Contact.USUAL.side() * pack.sides();
+    return shedding * inside * outside / (inside + outside);
   }
 }

@@ -94,6 +94,11 @@ public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling
     return 2 * side() * side() + 4 * side() * height();
   }
 
+  /** Returns the sides of the block that the cells form in it, m². */
+  double sides() {
+    return 4 * (side() - 2 * WALL) * cell.format().height();
+  }
+
   /** Returns the room that the same box takes, m³. */
   public double volume() {
     return side() * side() * height();

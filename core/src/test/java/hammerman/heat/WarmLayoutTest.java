@@ -15,6 +15,7 @@ import hammerman.fit.Packing;
 import hammerman.interconnect.Layouts;
 import hammerman.interconnect.Network;
 import hammerman.pack.ConductorMaterial;
+import hammerman.pack.Contact;
 import hammerman.pack.Cooling;
 import hammerman.pack.Strip;
 import hammerman.pack.TakeOff;
@@ -54,7 +55,7 @@ class WarmLayoutTest {
         AIR,
         filling,
         cooling,
-        WarmLayout.Contact.USUAL);
+        Contact.USUAL);
   }
 
   private static HeatMap heat(Filling filling, Cooling cooling, int seconds) {
@@ -95,8 +96,7 @@ class WarmLayoutTest {
    */
   @Test
   void perfectContactIsTheLumpedModel() {
-    WarmLayout one =
-        layout(Filling.PLATE, Cooling.SEALED).withContact(new WarmLayout.Contact(1e4, 1e4));
+    WarmLayout one = layout(Filling.PLATE, Cooling.SEALED).withContact(new Contact(1e4, 1e4));
     HeatMap map = one.through(Effort.steady(30, 3600));
     CellType cell = one.cell();
     double capacity = 60 * cell.mass() * cell.specificHeat();

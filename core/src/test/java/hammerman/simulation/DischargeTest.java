@@ -115,7 +115,7 @@ class DischargeTest {
     double current = 1.2;
     Run run = Discharge.bare(one, Load.current(current, 3000), 0.75, ROOM).run();
     double resistance = one.cell().r10() * 1.596 + Assembly.estimated(one).stripResistance(ROOM);
-    double conductance = one.cooling().heatTransfer() * one.surface();
+    double conductance = Assembly.estimated(one).conductance();
     double settled = current * current * resistance / conductance;
     double tau = one.heatCapacity() / conductance;
     double rise = settled * (1 - Math.exp(-3000 / tau));
