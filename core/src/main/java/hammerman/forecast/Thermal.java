@@ -32,7 +32,10 @@ public record Thermal(
 
   private static final double STEP = 1;
 
-  /** Steps in which a layout is followed, s; longer for more than 5 h. Cells take minutes. */
+  /** Steps in which a layout is followed through the duty, s; cells take minutes to follow. */
+  private static final double DUTY_STEP = 20;
+
+  /** Steps in which it is followed at full effort, s. */
   private static final double EFFORT_STEP = 10;
 
   private static final double MOST_STEPS = 1800;
@@ -52,7 +55,7 @@ public record Thermal(
         settled,
         layout.map(w -> timeToLimit(chain, effort, w)).orElseGet(() -> reached(effort)),
         conductance,
-        layout.map(w -> w.through(effort(chain, duty))));
+        layout.map(w -> w.through(effort(chain, duty, DUTY_STEP))));
   }
 
   /** Heat in the box at a held current, W: I² (cells settled at half charge + strips). */
@@ -70,7 +73,7 @@ public record Thermal(
 
   private static OptionalDouble timeToLimit(Chain chain, Run effort, WarmLayout layout) {
     double limit = layout.cell().temperatures().dischargeHighest();
-    HeatMap map = layout.through(effort(chain, effort), limit);
+    HeatMap map = layout.through(effort(chain, effort, EFFORT_STEP), limit);
     return map.hottest() >= limit ? OptionalDouble.of(map.hottestTime()) : reached(effort);
   }
 
@@ -98,11 +101,13 @@ public record Thermal(
   /**
    * A run as the effort of its cells: currents squared, and the heat that the run makes in its
    * cells, I (S · OCV − V) less that of the path outside, over that of cells at half charge.
+   *
+   * @param least shortest step, s; a long run has longer ones
    */
-  static Effort effort(Chain chain, Run run) {
+  private static Effort effort(Chain chain, Run run, double least) {
     double hottest = chain.design().duty().surroundings().hottestInUse();
     double nominal = chain.path().cells(Chain.MIDDLE, hottest, Path.Settling.SETTLED);
-    double step = Math.max(EFFORT_STEP, Math.ceil(run.endTime() / MOST_STEPS));
+    double step = Math.max(least, Math.ceil(run.endTime() / MOST_STEPS));
     int steps = (int) Math.ceil(run.endTime() / step - 1e-9);
     double[] squares = new double[steps];
     double[] factors = new double[steps];
@@ -124,6 +129,11 @@ public record Thermal(
       factors[s] = squares[s] > 0 ? factors[s] / squares[s] : 1;
     }
     return new Effort(step, squares, factors);
+  }
+
+  /** The duty as the effort of its cells. */
+  static Effort effort(Forecast f) {
+    return effort(f.chain(), f.duty(), DUTY_STEP);
   }
 
   /** Heat made in the cells at a sample of a run, W. */

@@ -51,7 +51,7 @@ public record Warmth(HeatMap map, double hottestYears, double coolestYears) {
       return List.of();
     }
     WarmLayout layout = solved.get().warm(f.design());
-    Effort effort = Thermal.effort(f.chain(), f.duty());
+    Effort effort = Thermal.effort(f);
     FitPlan plan = solved.get().layout().plan();
     List<Change> changes = new ArrayList<>();
     for (Filling filling : Filling.values()) {

@@ -106,7 +106,7 @@ class LayoutForecastTest {
   /** Squares and factors of an effort are means over its steps: no heat is lost between them. */
   @Test
   void anEffortKeepsTheHeatOfItsRun() {
-    Effort effort = Thermal.effort(BARROW.chain(), BARROW.duty());
+    Effort effort = Thermal.effort(BARROW);
     Trace t = BARROW.duty().trace();
     double squares = 0;
     for (int k = 1; k < t.size(); k++) {
