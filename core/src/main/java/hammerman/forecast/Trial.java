@@ -21,7 +21,7 @@ import java.util.Optional;
  */
 public record Trial(Chain chain, Run duty, Optional<Judgement> worst) {
   /** Step of the duty, s. */
-  static final double STEP = 20;
+  static final double STEP = 40;
 
   /** Tries a design, its assembly estimated. */
   public static Trial of(Design design) {
