@@ -130,7 +130,7 @@ final class DxfShapes {
     double cx = (a.x + b.x) / 2 - rise * (b.y - a.y) / chord;
     double cy = (a.y + b.y) / 2 + rise * (b.x - a.x) / chord;
     double from = Math.atan2(a.y - cy, a.x - cx);
-    int pieces = pieces(Math.abs(radius), Math.abs(angle));
+    int pieces = Linework.pieces(Math.abs(radius), Math.abs(angle), Linework.TOLERANCE);
     for (int k = 1; k < pieces; k++) {
       double t = from + angle * k / pieces;
       ring.add(
@@ -141,19 +141,13 @@ final class DxfShapes {
   private List<Coordinate> arc(Map<String, Double> v, double from, double sweep) {
     Coordinate middle = at(v, "10", "20");
     double radius = of(v, "40") / 1000;
-    int pieces = pieces(radius, sweep);
+    int pieces = Linework.pieces(radius, sweep, Linework.TOLERANCE);
     List<Coordinate> points = new ArrayList<>();
     for (int k = 0; k <= pieces; k++) {
       double t = from + sweep * k / pieces;
       points.add(new Coordinate(middle.x + radius * Math.cos(t), middle.y + radius * Math.sin(t)));
     }
     return points;
-  }
-
-  /** Straight pieces that keep within the tolerance of an arc: r (1 − cos(angle / 2)). */
-  private static int pieces(double radius, double angle) {
-    double most = 2 * Math.acos(1 - Math.min(1, Linework.TOLERANCE / Math.max(radius, 1e-9)));
-    return (int) Math.clamp(Math.ceil(angle / most), 2, 360);
   }
 
   private Coordinate at(Map<String, Double> v, String x, String y) {

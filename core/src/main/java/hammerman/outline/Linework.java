@@ -3,10 +3,6 @@ package hammerman.outline;
 import hammerman.fit.Outline;
 import hammerman.fit.Point;
 import hammerman.unit.InvalidValue;
-import java.awt.Shape;
-import java.awt.geom.AffineTransform;
-import java.awt.geom.FlatteningPathIterator;
-import java.awt.geom.PathIterator;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
@@ -22,8 +18,8 @@ final class Linework {
   /** How far a straight piece may lie from its curve, m. */
   static final double TOLERANCE = 5e-5;
 
-  /** Halvings of a curve at the most. */
-  private static final int HALVINGS = 10;
+  /** Corners on each other, m. */
+  private static final double SAME = 1e-6;
 
   /** Ends of loose lines meet on a grid of a hundredth of a millimetre. */
   private static final PrecisionModel GRID = new PrecisionModel(1e5);
@@ -40,11 +36,11 @@ final class Linework {
   void closed(List<Coordinate> corners) {
     List<Coordinate> ring = new ArrayList<>();
     for (Coordinate c : corners) {
-      if (ring.isEmpty() || ring.getLast().distance(c) >= 1e-6) {
+      if (ring.isEmpty() || ring.getLast().distance(c) >= SAME) {
         ring.add(c);
       }
     }
-    while (ring.size() > 1 && ring.getFirst().distance(ring.getLast()) < 1e-6) {
+    while (ring.size() > 1 && ring.getFirst().distance(ring.getLast()) < SAME) {
       ring.removeLast();
     }
     if (ring.size() >= 3) {
@@ -53,7 +49,7 @@ final class Linework {
     }
   }
 
-  /** Adds a line that may be closed by others. */
+  /** Adds a line that others may close. */
   void open(List<Coordinate> corners) {
     if (corners.size() >= 2) {
       loose.add(
@@ -62,35 +58,24 @@ final class Linework {
     }
   }
 
-  /** Adds the pieces of a shape in a drawing's own units. */
-  void add(Shape shape, AffineTransform toMetres) {
-    PathIterator at =
-        new FlatteningPathIterator(shape.getPathIterator(toMetres), TOLERANCE, HALVINGS);
-    List<Coordinate> piece = new ArrayList<>();
-    double[] xy = new double[6];
-    for (; !at.isDone(); at.next()) {
-      switch (at.currentSegment(xy)) {
-        case PathIterator.SEG_MOVETO -> {
-          finish(piece);
-          piece = new ArrayList<>(List.of(new Coordinate(xy[0], xy[1])));
-        }
-        case PathIterator.SEG_LINETO -> piece.add(new Coordinate(xy[0], xy[1]));
-        default -> {
-          Coordinate start = piece.getFirst();
-          closed(piece);
-          piece = new ArrayList<>(List.of(start.copy()));
-        }
-      }
+  /** Adds a line that is closed if it ends where it began. */
+  void line(List<Coordinate> corners) {
+    if (corners.size() > 2 && corners.getFirst().distance(corners.getLast()) < SAME) {
+      closed(corners);
+    } else {
+      open(corners);
     }
-    finish(piece);
   }
 
-  private void finish(List<Coordinate> piece) {
-    if (piece.size() > 2 && piece.getFirst().distance(piece.getLast()) < 1e-6) {
-      closed(piece);
-    } else {
-      open(piece);
-    }
+  /**
+   * Returns how many straight pieces keep within a tolerance of an arc: r (1 − cos(angle / 2)).
+   *
+   * @param angle of the arc, above 0 rad
+   * @param tolerance in the unit of the radius
+   */
+  static int pieces(double radius, double angle, double tolerance) {
+    double most = 2 * Math.acos(1 - Math.min(1, tolerance / Math.max(radius, 1e-9)));
+    return (int) Math.clamp(Math.ceil(angle / most), 2, 360);
   }
 
   /** Returns all closed shapes, those that loose lines make together among them. */

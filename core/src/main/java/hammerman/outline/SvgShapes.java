@@ -1,12 +1,6 @@
 package hammerman.outline;
 
 import hammerman.unit.InvalidValue;
-import java.awt.Shape;
-import java.awt.geom.AffineTransform;
-import java.awt.geom.Ellipse2D;
-import java.awt.geom.Line2D;
-import java.awt.geom.PathIterator;
-import java.awt.geom.RoundRectangle2D;
 import java.io.IOException;
 import java.io.StringReader;
 import java.util.ArrayDeque;
@@ -19,11 +13,8 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
-import org.apache.batik.parser.AWTPolygonProducer;
-import org.apache.batik.parser.AWTPolylineProducer;
-import org.apache.batik.parser.AWTTransformProducer;
 import org.apache.batik.parser.ParseException;
-import org.jspecify.annotations.Nullable;
+import org.locationtech.jts.geom.util.AffineTransformation;
 
 /**
  * Shapes of an SVG drawing: paths, polygons, polylines, lines, rectangles, circles and ellipses, in
@@ -46,9 +37,9 @@ final class SvgShapes {
   }
 
   void read(String text) {
-    Deque<AffineTransform> within = new ArrayDeque<>();
+    Deque<AffineTransformation> within = new ArrayDeque<>();
     // One user unit is a millimetre unless the drawing says else; y is seen upwards.
-    within.push(AffineTransform.getScaleInstance(1e-3, -1e-3));
+    within.push(AffineTransformation.scaleInstance(1e-3, -1e-3));
     int aside = 0;
     try {
       XMLInputFactory factory = XMLInputFactory.newInstance();
@@ -59,12 +50,12 @@ final class SvgShapes {
         switch (in.next()) {
           case XMLStreamConstants.START_ELEMENT -> {
             aside += ASIDE.contains(in.getLocalName()) ? 1 : 0;
-            AffineTransform here = new AffineTransform(within.element());
-            here.concatenate(transform(in));
+            AffineTransformation here =
+                new AffineTransformation(transform(in)).compose(within.element());
             within.push(here);
-            Shape shape = aside > 0 ? null : shape(in);
-            if (shape != null) {
-              work.add(shape, here);
+            String path = aside > 0 ? "" : path(in);
+            if (!path.isBlank()) {
+              SvgPath.read(path, work, here);
             }
           }
           case XMLStreamConstants.END_ELEMENT -> {
@@ -80,15 +71,12 @@ final class SvgShapes {
     }
   }
 
-  private AffineTransform transform(XMLStreamReader in) {
+  private AffineTransformation transform(XMLStreamReader in) throws IOException {
     if (in.getLocalName().equals("svg")) {
       double unit = unit(in);
-      return AffineTransform.getScaleInstance(unit, unit);
+      return AffineTransformation.scaleInstance(unit, unit);
     }
-    String turned = of(in, "transform");
-    return turned.isEmpty()
-        ? new AffineTransform()
-        : AWTTransformProducer.createAffineTransform(turned);
+    return SvgTurn.read(of(in, "transform"));
   }
 
   /** Millimetres of one user unit: from width and viewBox, else as if units were mm. */
@@ -110,39 +98,60 @@ final class SvgShapes {
     return Linework.number(width.group(1), name) * mm / Linework.number(box[2], name);
   }
 
-  private @Nullable Shape shape(XMLStreamReader in) throws IOException {
+  /** Any shape as path data, so that there is one way to follow them all; empty for none. */
+  private String path(XMLStreamReader in) {
     return switch (in.getLocalName()) {
-      case "path" -> ArcsAsDrawn.shape(of(in, "d"));
-      case "polygon" ->
-          AWTPolygonProducer.createShape(
-              new StringReader(of(in, "points")), PathIterator.WIND_NON_ZERO);
-      case "polyline" ->
-          AWTPolylineProducer.createShape(
-              new StringReader(of(in, "points")), PathIterator.WIND_NON_ZERO);
+      case "path" -> of(in, "d");
+      case "polygon" -> of(in, "points").isBlank() ? "" : "M" + of(in, "points") + "Z";
+      case "polyline" -> of(in, "points").isBlank() ? "" : "M" + of(in, "points");
       case "line" ->
-          new Line2D.Double(length(in, "x1"), length(in, "y1"), length(in, "x2"), length(in, "y2"));
+          "M%s,%s L%s,%s"
+              .formatted(length(in, "x1"), length(in, "y1"), length(in, "x2"), length(in, "y2"));
       case "rect" -> rectangle(in);
       case "circle" -> ellipse(in, length(in, "r"), length(in, "r"));
       case "ellipse" -> ellipse(in, length(in, "rx"), length(in, "ry"));
-      default -> null;
+      default -> "";
     };
   }
 
   /** A rectangle; one rounding stands for both if the other is not given. */
-  private Shape rectangle(XMLStreamReader in) {
-    double rx = length(in, of(in, "rx").isEmpty() ? "ry" : "rx");
-    double ry = length(in, of(in, "ry").isEmpty() ? "rx" : "ry");
-    return new RoundRectangle2D.Double(
-        length(in, "x"),
-        length(in, "y"),
-        length(in, "width"),
-        length(in, "height"),
-        2 * rx,
-        2 * ry);
+  private String rectangle(XMLStreamReader in) {
+    double width = length(in, "width");
+    double height = length(in, "height");
+    double rx = Math.min(length(in, of(in, "rx").isEmpty() ? "ry" : "rx"), width / 2);
+    double ry = Math.min(length(in, of(in, "ry").isEmpty() ? "rx" : "ry"), height / 2);
+    double flat = width - 2 * rx;
+    double upright = height - 2 * ry;
+    return ("M%s,%s h%s a%s,%s 0 0 1 %s,%s v%s a%s,%s 0 0 1 %s,%s"
+            + " h%s a%s,%s 0 0 1 %s,%s v%s a%s,%s 0 0 1 %s,%s Z")
+        .formatted(
+            length(in, "x") + rx,
+            length(in, "y"),
+            flat,
+            rx,
+            ry,
+            rx,
+            ry,
+            upright,
+            rx,
+            ry,
+            -rx,
+            ry,
+            -flat,
+            rx,
+            ry,
+            -rx,
+            -ry,
+            -upright,
+            rx,
+            ry,
+            rx,
+            -ry);
   }
 
-  private Shape ellipse(XMLStreamReader in, double rx, double ry) {
-    return new Ellipse2D.Double(length(in, "cx") - rx, length(in, "cy") - ry, 2 * rx, 2 * ry);
+  private String ellipse(XMLStreamReader in, double rx, double ry) {
+    return "M%s,%s a%s,%s 0 0 1 %s,0 a%s,%s 0 0 1 %s,0 Z"
+        .formatted(length(in, "cx") - rx, length(in, "cy"), rx, ry, 2 * rx, rx, ry, -2 * rx);
   }
 
   /** A length in user units; none is 0. */
