@@ -1,6 +1,7 @@
 package hammerman.bench;
 
 import hammerman.cell.CellLibrary;
+import hammerman.chain.Chain;
 import hammerman.choice.Selection;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
@@ -41,7 +42,8 @@ import org.openjdk.jmh.annotations.Warmup;
 public class ModelBench {
   private final Design design = Shipped.terraceBarrow().design();
   private final CellLibrary cells = Shipped.cells();
-  private final Discharge hour = Discharge.of(design, Load.power(300, 3600), 1, 298.15).withStep(1);
+  private final Discharge hour =
+      Discharge.of(Chain.of(design), Load.power(300, 3600), 1, 298.15).withStep(1);
 
   private final Case judged = judged(Forecast.of(design));
   private final Parts parts = Shipped.parts();
@@ -89,7 +91,7 @@ public class ModelBench {
   /** Two packs in parallel through an hour in steps of 1 s. */
   @Benchmark
   public TwinRun twoPacksOneHour() {
-    return TwinRun.of(paired, Assembly.estimated(paired.pack()));
+    return TwinRun.of(Chain.of(paired));
   }
 
   /** Choosing all parts of the guard. */

@@ -69,9 +69,7 @@ final class GuardReport {
               .put("heat_W", JsonReport.figure(r.heat())));
     }
     root.set("leads", leads);
-    Junction.of(chain)
-        .ifPresent(
-            j -> root.set("second", second(j, TwinRun.of(f.design(), chain.path().assembly()))));
+    Junction.of(chain).ifPresent(j -> root.set("second", second(j, TwinRun.of(chain))));
     return root;
   }
 

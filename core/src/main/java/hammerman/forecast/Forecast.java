@@ -74,7 +74,7 @@ public record Forecast(
         duty,
         onward(chain, duty),
         thermal,
-        Charge.of(design, chain.path().assembly(), duty.endSoc(), chargingAir(design)),
+        Charge.of(chain, duty.endSoc(), chargingAir(design)),
         life(chain, duty, chain.ceiling()),
         otherCeilings(chain, duty),
         built.layout(),
@@ -95,11 +95,10 @@ public record Forecast(
   static Discharge dutyRun(Chain chain) {
     Design design = chain.design();
     return Discharge.of(
-            design,
-            design.duty().task().load(),
-            chain.ceiling(),
-            design.duty().surroundings().hottestInUse())
-        .with(chain.path().assembly());
+        chain,
+        design.duty().task().load(),
+        chain.ceiling(),
+        design.duty().surroundings().hottestInUse());
   }
 
   /** The duty's load repeated well past the energy there is, so that the pack ends it. */
@@ -114,11 +113,10 @@ public record Forecast(
     double rounds =
         used > 0.001 ? Math.ceil(1.3 * load.rounds() * chain.ceiling() / used) + 1 : longest;
     return Discharge.of(
-            design,
+            chain,
             load.withRounds((int) Math.min(rounds, longest)),
             chain.ceiling(),
             design.duty().surroundings().hottestInUse())
-        .with(chain.path().assembly())
         .run();
   }
 

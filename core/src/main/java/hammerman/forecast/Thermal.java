@@ -89,11 +89,7 @@ public record Thermal(
     double effort = chain.design().duty().machine().fullEffortCurrent();
     double longest = 2 * 3600 * chain.design().pack().capacity() / effort;
     return Discharge.of(
-            chain.design(),
-            Load.current(effort, Math.min(longest, Load.LONGEST)),
-            chain.ceiling(),
-            hottest)
-        .with(chain.path().assembly())
+            chain, Load.current(effort, Math.min(longest, Load.LONGEST)), chain.ceiling(), hottest)
         .withStep(Math.max(step, longest / 14_400))
         .run();
   }

@@ -1,9 +1,9 @@
 package hammerman.simulation;
 
+import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.guard.Bms;
 import hammerman.guard.ChargePlan;
-import hammerman.pack.Assembly;
 
 /**
  * A charge at constant current, then constant voltage, on the same cell model as the discharge.
@@ -35,14 +35,14 @@ public record Charge(
   /**
    * Charges a design.
    *
-   * @param assembly how its pack is put together
    * @param startSoc state of charge at the start, 0 to 1
    * @param ambient air temperature, K
    */
-  public static Charge of(Design design, Assembly assembly, double startSoc, double ambient) {
+  public static Charge of(Chain chain, double startSoc, double ambient) {
+    Design design = chain.design();
     ChargePlan plan = design.guard().charge();
     double path = design.guard().protection().bms().map(Bms::resistance).orElse(0.0);
-    UniformPack state = new UniformPack(assembly, path, startSoc, ambient);
+    UniformPack state = new UniformPack(chain.path().assembly(), path, startSoc, ambient);
     Recorder recorder = new Recorder(4096);
     double time = 0;
     double energy = 0;

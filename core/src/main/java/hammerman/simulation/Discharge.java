@@ -1,5 +1,6 @@
 package hammerman.simulation;
 
+import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.pack.Assembly;
@@ -40,14 +41,15 @@ public final class Discharge {
   }
 
   /**
-   * A discharge of a design with everything that can end it, its assembly estimated.
+   * A discharge of a design with everything that can end it, put together as its chain says.
    *
    * @param startSoc state of charge at the start, 0 to 1
    * @param ambient air temperature, K
    */
-  public static Discharge of(Design design, Load load, double startSoc, double ambient) {
+  public static Discharge of(Chain chain, Load load, double startSoc, double ambient) {
+    Design design = chain.design();
     return new Discharge(
-        Assembly.estimated(design.pack()),
+        chain.path().assembly(),
         design.guard().resistance(ambient),
         Stops.of(design),
         load,
@@ -60,11 +62,6 @@ public final class Discharge {
   public static Discharge bare(Pack pack, Load load, double startSoc, double ambient) {
     return new Discharge(
         Assembly.estimated(pack), 0, Stops.NONE, load, startSoc, ambient, stepFor(load));
-  }
-
-  /** Returns the same discharge of a pack put together in a known way. */
-  public Discharge with(Assembly known) {
-    return new Discharge(known, leadResistance, stops, load, startSoc, ambient, step);
   }
 
   /** Returns the same discharge in steps of at most {@code seconds}. */

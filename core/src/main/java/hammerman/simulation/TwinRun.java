@@ -1,5 +1,6 @@
 package hammerman.simulation;
 
+import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
@@ -82,21 +83,21 @@ public record TwinRun(
   }
 
   /**
-   * Runs the duty of a design with a second pack, in the hottest air.
+   * Runs the duty of a design with a second pack, in the hottest air; how the second is put
+   * together is estimated.
    *
-   * @param assembly how its first pack is put together; that of the second is estimated
    * @throws IllegalArgumentException if the design has no second pack
    */
-  public static TwinRun of(Design design, Assembly assembly) {
-    SecondPack second = design.second();
+  public static TwinRun of(Chain chain) {
+    SecondPack second = chain.design().second();
     if (second == null) {
       throw new IllegalArgumentException("the design has one pack only");
     }
-    return new Twins(design, assembly, second, design.duty().task().load()).run();
+    return of(chain, second, chain.design().duty().task().load());
   }
 
-  static TwinRun of(Design design, SecondPack second, Load load) {
-    return new Twins(design, Assembly.estimated(design.pack()), second, load).run();
+  static TwinRun of(Chain chain, SecondPack second, Load load) {
+    return new Twins(chain, second, load).run();
   }
 
   /** The two packs under way. */
@@ -120,7 +121,8 @@ public record TwinRun(
     private double switchedAt = Double.NaN;
     private boolean ended;
 
-    Twins(Design design, Assembly assembly, SecondPack second, Load load) {
+    Twins(Chain chain, SecondPack second, Load load) {
+      Design design = chain.design();
       this.joining = second.joining();
       this.load = load;
       double ambient = design.duty().surroundings().hottestInUse();
@@ -142,7 +144,7 @@ public record TwinRun(
       int expected = (int) Math.min(2e6, load.duration() / STEP + load.steps().size() * 2.0 + 8);
       every = Math.max(1, expected / MOST_STEPS + 1);
       int size = expected / every + load.rounds() * load.steps().size() + 8;
-      a = new Branch(assembly, own, second.firstSoc(), ambient, floor, size);
+      a = new Branch(chain.path().assembly(), own, second.firstSoc(), ambient, floor, size);
       b =
           new Branch(
               Assembly.estimated(second.pack()),

@@ -30,7 +30,7 @@ class ChainTest {
   void sagAfterTenSecondsIsWhatASimulationGives() {
     // Where the resistance does not depend on charge, and before heat matters.
     double kelvin = 298.15;
-    Run run = Discharge.of(barrow, Load.current(30, 10), 0.5, kelvin).withStep(0.1).run();
+    Run run = Discharge.of(Chain.of(barrow), Load.current(30, 10), 0.5, kelvin).withStep(0.1).run();
     double simulated = run.trace().at(Trace.Channel.VOLTAGE, run.trace().size() - 1);
     double formula = chain.path().voltage(30, run.endSoc(), kelvin, Path.Settling.TEN_SECONDS);
     assertThat(simulated).isCloseTo(formula, within(0.02));

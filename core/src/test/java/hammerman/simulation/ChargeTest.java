@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
 import hammerman.cell.CellCircuit;
+import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.guard.ChargePlan;
-import hammerman.pack.Assembly;
 import hammerman.simulation.Trace.Channel;
 import org.junit.jupiter.api.Test;
 
@@ -20,7 +20,7 @@ class ChargeTest {
 
   @Test
   void holdsTheCurrentThenTheVoltage() {
-    Charge charge = charge(barrow, 0.2, Samples.ROOM);
+    Charge charge = Charge.of(Chain.of(barrow), 0.2, Samples.ROOM);
     Trace t = charge.trace();
     double heldUntil = charge.constantCurrentTime();
     for (int k = 0; k < t.size(); k++) {
@@ -38,13 +38,13 @@ class ChargeTest {
   @Test
   void theConstantPhaseLastsAsLongAsTheChargeItBrings() {
     // A weak charger: nearly everything in the first phase, so time is charge over current.
-    Charge charge = charge(charged(barrow, 54.6, 1), 0.5, Samples.ROOM);
+    Charge charge = Charge.of(Chain.of(charged(barrow, 54.6, 1)), 0.5, Samples.ROOM);
     assertThat(charge.time()).isCloseTo(charge.charge() * 3600 / 1, within(0.03 * charge.time()));
   }
 
   @Test
   void energyInExceedsTheEnergyStored() {
-    Charge charge = charge(barrow, 0.2, Samples.ROOM);
+    Charge charge = Charge.of(Chain.of(barrow), 0.2, Samples.ROOM);
     CellCircuit circuit = new CellCircuit(barrow.pack().cell());
     double stored = 13 * circuit.meanOpenCircuit(0.2, charge.endSoc()) * charge.charge() * 3600;
     assertThat(charge.energy()).isGreaterThan(stored).isLessThan(stored * 1.05);
@@ -53,18 +53,14 @@ class ChargeTest {
   @Test
   void aLowerCeilingStopsAtItsStateOfCharge() {
     double ceiling = new CellCircuit(barrow.pack().cell()).socAt(4.05);
-    Charge charge = charge(charged(barrow, 4.05 * 13, 4), 0.3, Samples.ROOM);
+    Charge charge = Charge.of(Chain.of(charged(barrow, 4.05 * 13, 4)), 0.3, Samples.ROOM);
     assertThat(charge.endSoc()).isCloseTo(ceiling, within(0.02));
   }
 
   @Test
   void aPackAboveTheSetVoltageTakesNothing() {
-    Charge charge = charge(charged(barrow, 45, 4), 0.9, Samples.ROOM);
+    Charge charge = Charge.of(Chain.of(charged(barrow, 45, 4)), 0.9, Samples.ROOM);
     assertThat(charge.time()).isZero();
     assertThat(charge.complete()).isTrue();
-  }
-
-  private static Charge charge(Design design, double startSoc, double ambient) {
-    return Charge.of(design, Assembly.estimated(design.pack()), startSoc, ambient);
   }
 }

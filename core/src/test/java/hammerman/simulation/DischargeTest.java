@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
 import hammerman.cell.CellCircuit;
+import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.duty.Machine;
@@ -86,7 +87,7 @@ class DischargeTest {
 
   @Test
   void constantPowerHoldsThePower() {
-    Run run = Discharge.of(barrow, Load.power(500, 1200), 0.9, ROOM).run();
+    Run run = Discharge.of(Chain.of(barrow), Load.power(500, 1200), 0.9, ROOM).run();
     for (int k = 0; k < run.trace().size(); k += 50) {
       assertThat(run.trace().at(Channel.POWER, k)).isCloseTo(500, within(0.5));
     }
@@ -95,7 +96,7 @@ class DischargeTest {
 
   @Test
   void chemicalEnergyIsDeliveredOrHeat() {
-    Run run = Discharge.of(barrow, barrow.duty().task().load(), 1, 311.15).run();
+    Run run = Discharge.of(Chain.of(barrow), barrow.duty().task().load(), 1, 311.15).run();
     assertThat(run.outcome().complete()).isTrue();
     assertThat(run.totals().imbalance()).isCloseTo(0, within(1e-3));
   }
@@ -103,7 +104,7 @@ class DischargeTest {
   @ParameterizedTest
   @ValueSource(doubles = {400, 900, 1500})
   void halvingTheStepChangesTheEndByLessThanATenthPercent(double watts) {
-    Discharge discharge = Discharge.of(barrow, Load.power(watts, 5 * 3600), 1, ROOM);
+    Discharge discharge = Discharge.of(Chain.of(barrow), Load.power(watts, 5 * 3600), 1, ROOM);
     double whole = discharge.withStep(1).run().endTime();
     double half = discharge.withStep(0.5).run().endTime();
     assertThat(half).isCloseTo(whole, within(whole * 1e-3));
@@ -125,7 +126,7 @@ class DischargeTest {
 
   @Test
   void namesTheMachinesCutOut() {
-    Run run = Discharge.of(barrow, Load.current(20, 7200), 1, ROOM).run();
+    Run run = Discharge.of(Chain.of(barrow), Load.current(20, 7200), 1, ROOM).run();
     assertThat(run.outcome())
         .isInstanceOfSatisfying(
             Outcome.MachineCutOut.class, o -> assertThat(o.limit()).isEqualTo(41));
@@ -135,16 +136,17 @@ class DischargeTest {
   @Test
   void namesTheBmsWhenItComesFirst() {
     Design strict = Samples.withBms(barrow, b -> b.withVoltages(3.4, 4.25));
-    Run run = Discharge.of(strict, Load.current(20, 7200), 1, ROOM).run();
+    Run run = Discharge.of(Chain.of(strict), Load.current(20, 7200), 1, ROOM).run();
     assertThat(run.outcome().key()).isEqualTo("bmsCutOff");
   }
 
   @Test
   void opensOnOverCurrentOnlyAfterTheDelay() {
     Design touchy = Samples.withBms(barrow, b -> b.withTrip(40, 3));
-    assertThat(Discharge.of(touchy, Load.current(50, 3), 1, ROOM).run().outcome().complete())
+    assertThat(
+            Discharge.of(Chain.of(touchy), Load.current(50, 3), 1, ROOM).run().outcome().complete())
         .isTrue();
-    Run run = Discharge.of(touchy, Load.current(50, 60), 1, ROOM).run();
+    Run run = Discharge.of(Chain.of(touchy), Load.current(50, 60), 1, ROOM).run();
     assertThat(run.outcome().key()).isEqualTo("overCurrentTrip");
     assertThat(run.endTime()).isCloseTo(4, within(1e-9));
   }
@@ -152,7 +154,7 @@ class DischargeTest {
   @Test
   void stopsAtTheTemperatureLimit() {
     Design hot = barrow.withPack(Samples.pack("r18650", 13, 6));
-    Run run = Discharge.of(hot, Load.current(40, 3600), 1, 318.15).run();
+    Run run = Discharge.of(Chain.of(hot), Load.current(40, 3600), 1, 318.15).run();
     assertThat(run.outcome()).isInstanceOf(Outcome.TooHot.class);
     assertThat(run.extremes().peakTemperature()).isCloseTo(333.15, within(0.2));
   }
@@ -163,7 +165,7 @@ class DischargeTest {
     Design d =
         Samples.withBms(
             barrow.withDuty(barrow.duty().withMachine(mild)), b -> b.withVoltages(0.5, 4.25));
-    Run run = Discharge.of(d, Load.power(60_000, 10), 1, ROOM).run();
+    Run run = Discharge.of(Chain.of(d), Load.power(60_000, 10), 1, ROOM).run();
     assertThat(run.outcome())
         .isInstanceOfSatisfying(
             Outcome.CannotDeliver.class,
@@ -173,7 +175,7 @@ class DischargeTest {
   @Test
   void brakingChargesThePackUpToTheBmsLimit() {
     Load braking = new Load(List.of(new Load.Step(new Load.Power(-2000), 60, 0)), 1);
-    Run run = Discharge.of(barrow, braking, 0.5, ROOM).run();
+    Run run = Discharge.of(Chain.of(barrow), braking, 0.5, ROOM).run();
     assertThat(run.totals().regenerated()).isCloseTo(15 * 60 / 3600.0, within(1e-9));
     assertThat(run.totals().refused()).isGreaterThan(60 * 1000.0);
     assertThat(run.endSoc()).isGreaterThan(0.5);
@@ -182,28 +184,28 @@ class DischargeTest {
   @Test
   void aFullPackTakesNothingBack() {
     Load braking = new Load(List.of(new Load.Step(new Load.Power(-300), 60, 0)), 1);
-    Run run = Discharge.of(barrow, braking, 1, ROOM).run();
+    Run run = Discharge.of(Chain.of(barrow), braking, 1, ROOM).run();
     assertThat(run.totals().regenerated()).isZero();
     assertThat(run.totals().refused()).isCloseTo(300 * 60.0, within(300.0));
   }
 
   @Test
   void theMachineWithholdsPowerAboveItsLimit() {
-    Run run = Discharge.of(barrow, Load.power(3500, 20), 0.6, ROOM).run();
+    Run run = Discharge.of(Chain.of(barrow), Load.power(3500, 20), 0.6, ROOM).run();
     assertThat(run.extremes().peakCurrent()).isEqualTo(60);
     assertThat(run.totals().withheld()).isGreaterThan(0);
   }
 
   @Test
   void coldShortensTheRun() {
-    double warm = Discharge.of(barrow, Load.power(400, 36000), 1, ROOM).run().endTime();
-    double cold = Discharge.of(barrow, Load.power(400, 36000), 1, 263.15).run().endTime();
+    double warm = Discharge.of(Chain.of(barrow), Load.power(400, 36000), 1, ROOM).run().endTime();
+    double cold = Discharge.of(Chain.of(barrow), Load.power(400, 36000), 1, 263.15).run().endTime();
     assertThat(cold).isLessThan(0.9 * warm);
   }
 
   @Test
   void theSameRunTwiceIsTheSame() {
-    Discharge d = Discharge.of(barrow, barrow.duty().task().load(), 1, ROOM);
+    Discharge d = Discharge.of(Chain.of(barrow), barrow.duty().task().load(), 1, ROOM);
     assertThat(d.run().totals()).isEqualTo(d.run().totals());
   }
 }

@@ -26,7 +26,7 @@ class TwinRunTest {
     if (joining == Joining.SERIES) {
       d = d.withDuty(d.duty().withMachine(d.duty().machine().withMaximumVoltage(130)));
     }
-    return TwinRun.of(d, Assembly.estimated(d.pack()));
+    return TwinRun.of(Chain.of(d));
   }
 
   @ParameterizedTest
@@ -45,7 +45,7 @@ class TwinRunTest {
   void theFirstSecondSharesLikeTheTwoBranchCircuit() {
     SecondPack second = Samples.second(Joining.PARALLEL);
     Design d = barrow.withSecond(second);
-    TwinRun run = TwinRun.of(d, second, Load.current(30, 1));
+    TwinRun run = TwinRun.of(Chain.of(d), second, Load.current(30, 1));
     Pack a = d.pack();
     Pack b = second.pack();
     double kelvin = d.duty().surroundings().hottestInUse();
@@ -66,9 +66,10 @@ class TwinRunTest {
   @Test
   void theEmptierPackIsChargedByTheFullerOneUnlessDiodesForbid() {
     SecondPack low = Samples.second(Joining.PARALLEL).withSoc(0.7);
-    TwinRun direct = TwinRun.of(barrow, low, Load.current(0.1, 60));
+    TwinRun direct = TwinRun.of(Chain.of(barrow), low, Load.current(0.1, 60));
     assertThat(direct.second().back()).isGreaterThan(5);
-    TwinRun diodes = TwinRun.of(barrow, low.withJoining(Joining.DIODES), Load.current(0.1, 60));
+    TwinRun diodes =
+        TwinRun.of(Chain.of(barrow), low.withJoining(Joining.DIODES), Load.current(0.1, 60));
     assertThat(diodes.second().back()).isZero();
     assertThat(diodes.second().charge()).isZero();
   }
@@ -78,7 +79,7 @@ class TwinRunTest {
     TwinRun run = run(Joining.SWITCH_OVER);
     TwinRun longer =
         TwinRun.of(
-            barrow,
+            Chain.of(barrow),
             Samples.second(Joining.SWITCH_OVER),
             barrow.duty().task().load().withRounds(18));
     assertThat(run.second().charge()).isZero();
@@ -89,10 +90,10 @@ class TwinRunTest {
   @Test
   void twoEqualPacksInParallelAreOneOfTwiceTheWidth() {
     SecondPack equal = new SecondPack(barrow.pack(), Joining.PARALLEL, 1, 1, 3e-3, 80);
-    TwinRun run = TwinRun.of(barrow, equal, Load.power(500, 3600));
+    TwinRun run = TwinRun.of(Chain.of(barrow), equal, Load.power(500, 3600));
     assertThat(run.first().charge()).isCloseTo(run.second().charge(), within(1e-9));
     Design wide = Samples.withBms(barrow.withCounts(13, 12), b -> b.withResistance(1.5e-3));
-    Run one = Discharge.of(wide, Load.power(500, 3600), 1, 311.15).run();
+    Run one = Discharge.of(Chain.of(wide), Load.power(500, 3600), 1, 311.15).run();
     assertThat(run.first().charge() * 2)
         .isCloseTo(one.totals().delivered(), within(2e-3 * one.totals().delivered()));
   }

@@ -7,6 +7,7 @@ import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
+import hammerman.chain.Chain;
 import hammerman.choice.ChargerCheck;
 import hammerman.design.Design;
 import hammerman.finding.Station;
@@ -130,7 +131,9 @@ final class ChargingView extends VBox {
                 : a > bms ? "above the BMS limit" : a > kind ? "fast" : "kind to the cells";
         tried.add(
             new Tried(
-                a, Charge.of(one, f.chain().path().assembly(), f.duty().endSoc(), air), word));
+                a,
+                Charge.of(Chain.of(one, f.chain().path().assembly()), f.duty().endSoc(), air),
+                word));
       }
     }
     return new Answer(tried, Ceiling.of(d));

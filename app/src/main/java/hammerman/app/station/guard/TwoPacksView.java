@@ -185,7 +185,7 @@ final class TwoPacksView extends VBox {
     toggle.setText(has ? "Leave the second pack out" : "Add a second pack");
     body.setVisible(has);
     if (has) {
-      running.submit(() -> TwinRun.of(d, f.chain().path().assembly()), run -> fill(f, run));
+      running.submit(() -> TwinRun.of(f.chain()), run -> fill(f, run));
     }
   }
 
