@@ -1,5 +1,7 @@
 package hammerman.app;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import hammerman.app.control.FileAsk;
 import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
@@ -10,6 +12,7 @@ import hammerman.app.theme.Theme;
 import hammerman.finding.Judgement;
 import hammerman.finding.Station;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -17,7 +20,9 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.event.Event;
 import javafx.event.EventType;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
@@ -25,6 +30,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
 import org.testfx.api.FxRobot;
@@ -272,5 +278,63 @@ final class Desk {
   List<String> judgements() {
     return fx(
         () -> session.forecastProperty().get().judgements().stream().map(Judgement::id).toList());
+  }
+
+  /** Labels and buttons whose words end in dots because they have no room. */
+  List<String> cut() {
+    return fx(
+        () -> {
+          List<String> found = new ArrayList<>();
+          List<Labeled> all = shown();
+          assertThat(all).filteredOn(l -> l.lookup(".text") instanceof Text).hasSizeGreaterThan(20);
+          for (Labeled l : all) {
+            if (l.lookup(".text") instanceof Text t
+                && !t.getText().equals(l.getText())
+                && t.getText().endsWith("...")) {
+              found.add(l.getText());
+            }
+          }
+          return found;
+        });
+  }
+
+  /** Labels and buttons that reach over the right rim of the window. */
+  List<String> outside() {
+    return fx(
+        () -> {
+          List<String> found = new ArrayList<>();
+          for (Labeled l : shown()) {
+            Bounds b = l.localToScene(l.getLayoutBounds());
+            if (b.getMaxX() > 1280.5 && !l.getText().isEmpty()) {
+              found.add(l.getText());
+            }
+          }
+          return found;
+        });
+  }
+
+  boolean pageScrolls() {
+    return fx(
+        () ->
+            stage.getScene().getRoot().lookupAll(".page > .scroll-bar").stream()
+                .anyMatch(Node::isVisible));
+  }
+
+  private List<Labeled> shown() {
+    List<Labeled> found = new ArrayList<>();
+    collect(stage.getScene().getRoot(), found);
+    return found;
+  }
+
+  private static void collect(Node node, List<Labeled> found) {
+    if (!node.isVisible()) {
+      return;
+    }
+    if (node instanceof Labeled l) {
+      found.add(l);
+    }
+    if (node instanceof Parent p) {
+      p.getChildrenUnmodifiable().forEach(n -> collect(n, found));
+    }
   }
 }

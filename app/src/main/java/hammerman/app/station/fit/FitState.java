@@ -112,8 +112,9 @@ final class FitState {
     return Optional.ofNullable(forecast);
   }
 
+  /** The last layout; none for a project without a plan, even while its forecast is on its way. */
   Optional<Layout> layout() {
-    return forecast().flatMap(Forecast::layout);
+    return has(session.project()) ? forecast().flatMap(Forecast::layout) : Optional.empty();
   }
 
   Optional<Layout.Solved> solved() {

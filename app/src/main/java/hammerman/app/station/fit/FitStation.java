@@ -55,13 +55,20 @@ public final class FitStation implements StationView {
     begin = begin();
     nextSheet = new PlainButton("", "next-sheet", this::nextSheet);
     FitSheet sheet = new FitSheet(state);
-    VBox left = new VBox(6, overlays(), sheet, cell);
+    HBox foot = new HBox(12, cell, nextSheet);
+    foot.setAlignment(Pos.CENTER_LEFT);
+    HBox.setHgrow(cell, Priority.ALWAYS);
+    VBox left = new VBox(6, overlays(), sheet, foot);
     VBox.setVgrow(sheet, Priority.ALWAYS);
     HBox.setHgrow(left, Priority.ALWAYS);
     cell.getStyleClass().add("answer");
     cell.setId("fit-cell");
     cell.setWrapText(true);
     cell.setMinHeight(36);
+    cell.setMaxWidth(Double.MAX_VALUE);
+    nextSheet.setMinWidth(Button.USE_PREF_SIZE);
+    nextSheet.managedProperty().bind(nextSheet.visibleProperty());
+    nextSheet.setVisible(false);
     heat = new HeatPanel(state);
     CutPanel cut = new CutPanel(state, bench.files());
     StripsPanel strips = new StripsPanel(state);
@@ -132,9 +139,7 @@ public final class FitStation implements StationView {
   private Node overlays() {
     HBox what = segments("overlay", Overlay.values(), Overlay::label, overlays, state::overlay);
     HBox seen = segments("face", Face.values(), Face::label, faces, state::face);
-    nextSheet.setMinWidth(Button.USE_PREF_SIZE);
-    nextSheet.managedProperty().bind(nextSheet.visibleProperty());
-    HBox all = new HBox(12, what, seen, nextSheet);
+    HBox all = new HBox(12, what, seen);
     all.setAlignment(Pos.CENTER_LEFT);
     return all;
   }
