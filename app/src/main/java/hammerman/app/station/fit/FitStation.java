@@ -55,7 +55,7 @@ public final class FitStation implements StationView {
     begin = begin();
     nextSheet = new PlainButton("", "next-sheet", this::nextSheet);
     FitSheet sheet = new FitSheet(state);
-    HBox foot = new HBox(12, cell, nextSheet);
+    HBox foot = new HBox(12, nextSheet, cell);
     foot.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(cell, Priority.ALWAYS);
     VBox left = new VBox(6, overlays(), sheet, foot);
