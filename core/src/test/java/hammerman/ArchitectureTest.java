@@ -35,18 +35,20 @@ class ArchitectureTest {
           "interconnect",
           "heat",
           "guard",
+          "readymade",
           "design",
           "chain",
           "template",
           "simulation",
           "life",
+          "circuit",
           "judgement",
           "forecast",
           "search",
           "replacement",
           "choice",
+          "remedy",
           "wiring",
-          "readymade",
           "project");
 
   @ArchTest

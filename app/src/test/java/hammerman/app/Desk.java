@@ -9,7 +9,7 @@ import hammerman.app.session.Settings;
 import hammerman.app.session.Shelf;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Station;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -277,7 +277,7 @@ final class Desk {
 
   List<String> judgements() {
     return fx(
-        () -> session.forecastProperty().get().judgements().stream().map(Judgement::id).toList());
+        () -> session.forecastProperty().get().judgements().stream().map(Finding::id).toList());
   }
 
   /** Labels and buttons whose words end in dots because they have no room. */

@@ -7,7 +7,7 @@ import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.duty.Load;
 import hammerman.duty.Task;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.StackField;
 import hammerman.guard.Parts;
@@ -84,7 +84,7 @@ public class ModelBench {
 
   /** Judging a design whose chain and run are known. */
   @Benchmark
-  public List<Judgement> judging() {
+  public List<Finding> judging() {
     return Judge.judge(judged);
   }
 

@@ -2,9 +2,12 @@ package hammerman.cli;
 
 import hammerman.chain.Chain;
 import hammerman.chain.Junction;
-import hammerman.chain.Link;
 import hammerman.choice.Choice;
 import hammerman.choice.Selection;
+import hammerman.circuit.Circuit;
+import hammerman.circuit.DutyCurve;
+import hammerman.circuit.Link;
+import hammerman.circuit.Stress;
 import hammerman.forecast.Forecast;
 import hammerman.project.Shipped;
 import hammerman.simulation.TwinRun;
@@ -33,18 +36,8 @@ final class GuardReport {
             .objectNode()
             .put("lower_A", JsonReport.figure(chain.fuseWindow().lower()))
             .put("upper_A", JsonReport.figure(chain.fuseWindow().upper())));
-    ArrayNode links = NODES.arrayNode();
-    for (Link link : chain.links()) {
-      links.add(
-          NODES
-              .objectNode()
-              .put("kind", link.kind().name().toLowerCase(Locale.ROOT))
-              .put("name", link.name())
-              .put("continuous_A", JsonReport.figure(link.continuous()))
-              .put("shortTime_A", JsonReport.figure(link.shortTime()))
-              .put("margin", JsonReport.figure(link.margin(chain.demand()))));
-    }
-    root.set("links", links);
+    root.set("links", links(f.circuit()));
+    root.set("stresses", stresses(f.circuit()));
     ArrayNode choices = NODES.arrayNode();
     for (Choice c : Selection.of(f.design(), Shipped.parts()).choices()) {
       choices.add(
@@ -69,8 +62,46 @@ final class GuardReport {
               .put("heat_W", JsonReport.figure(r.heat())));
     }
     root.set("leads", leads);
-    Junction.of(chain).ifPresent(j -> root.set("second", second(j, TwinRun.of(chain))));
+    f.pair().ifPresent(run -> root.set("second", second(Junction.of(chain).orElseThrow(), run)));
     return root;
+  }
+
+  private static ArrayNode links(Circuit circuit) {
+    ArrayNode links = NODES.arrayNode();
+    DutyCurve duty = circuit.duty();
+    for (Link link : circuit.links()) {
+      ObjectNode node =
+          NODES
+              .objectNode()
+              .put("kind", link.part().key())
+              .put("name", link.part().name())
+              .put("continuous_A", JsonReport.figure(link.continuous()))
+              .put("shortTime_A", JsonReport.figure(link.stands().at(duty.hardestSeconds())));
+      links.add(node.put("margin", JsonReport.figure(circuit.margin(link))));
+    }
+    return links;
+  }
+
+  private static ArrayNode stresses(Circuit circuit) {
+    ArrayNode rows = NODES.arrayNode();
+    for (Stress s : circuit.stresses()) {
+      ObjectNode node =
+          NODES
+              .objectNode()
+              .put("id", s.id())
+              .put("subject", s.part().label())
+              .put("quantity", s.kind().label())
+              .put("state", s.state().words())
+              .put("corner", s.corner().words())
+              .put("protector", s.protector())
+              .put("source", s.source());
+      JsonReport.measured(node, s.value(), s.limit(), s.atLeast(), s.unit());
+      rows.add(
+          Double.isNaN(s.seconds())
+              ? node.putNull("duration_s")
+              : node.put("duration_s", JsonReport.figure(s.seconds())));
+    }
+    return rows;
   }
 
   private static ObjectNode second(Junction j, TwinRun run) {

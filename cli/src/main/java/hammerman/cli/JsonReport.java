@@ -1,11 +1,13 @@
 package hammerman.cli;
 
 import hammerman.chain.SagPoint;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.forecast.Forecast;
 import hammerman.life.LifeForecast;
 import hammerman.pack.Pack;
 import hammerman.project.Project;
+import hammerman.project.Shipped;
+import hammerman.remedy.Remedy;
 import hammerman.search.Search;
 import hammerman.simulation.Run;
 import hammerman.unit.Unit;
@@ -38,7 +40,11 @@ final class JsonReport {
 
   static String check(Project project, Forecast f) {
     ObjectNode root = NODES.objectNode();
-    root.set("judgements", list(project, f));
+    ArrayNode found = list(project, f);
+    for (int k = 0; k < found.size(); k++) {
+      ((ObjectNode) found.get(k)).set("remedies", remedies(f, f.judgements().get(k)));
+    }
+    root.set("judgements", found);
     root.set("guard", GuardReport.of(f));
     return text(root);
   }
@@ -165,7 +171,7 @@ final class JsonReport {
 
   private static ArrayNode list(Project project, Forecast f) {
     ArrayNode list = NODES.arrayNode();
-    for (Judgement j : f.judgements()) {
+    for (Finding j : f.judgements()) {
       ObjectNode node =
           NODES
               .objectNode()
@@ -174,11 +180,40 @@ final class JsonReport {
               .put("title", j.title())
               .put("why", j.why())
               .put("fix", j.fix())
-              .put("station", j.station().label());
+              .put("station", j.station().label())
+              .put("subject", j.subject())
+              .put("quantity", j.measure().quantity())
+              .put("state", j.state())
+              .put("source", j.source());
+      Finding.Measure m = j.measure();
+      measured(node, m.value(), m.limit(), m.atLeast(), m.unit());
+      if (!j.caution().isEmpty()) {
+        node.put("caution", j.caution());
+      }
       project.variant().reasonFor(j.id()).ifPresent(r -> node.put("acknowledged", r));
       list.add(node);
     }
     return list;
+  }
+
+  private static ArrayNode remedies(Forecast f, Finding finding) {
+    ArrayNode list = NODES.arrayNode();
+    for (Remedy r : Remedy.of(f, finding, Shipped.parts())) {
+      list.add(NODES.objectNode().put("do", r.what()).put("effect", r.effect()));
+    }
+    return list;
+  }
+
+  /** Puts a value and its limit, in the unit they are shown in; null for what is never reached. */
+  static void measured(ObjectNode node, double value, double limit, boolean atLeast, Unit unit) {
+    if (Double.isFinite(value)) {
+      node.put("value", figure(unit.fromCore(value)));
+    } else {
+      node.putNull("value");
+    }
+    node.put("limit", figure(unit.fromCore(limit)))
+        .put("limitIs", atLeast ? "least" : "most")
+        .put("unit", unit.symbol());
   }
 
   /** Six significant digits: more than any model here can promise, few enough to read. */

@@ -115,8 +115,7 @@ public final class Main {
   static final class Check extends OnProject {
     @Override
     int report(Project project, Forecast forecast, PrintWriter out) {
-      out.println(
-          json ? JsonReport.check(project, forecast) : TextReport.judgements(project, forecast));
+      out.println(json ? JsonReport.check(project, forecast) : TextReport.check(project, forecast));
       return TextReport.stops(forecast) > 0 ? STOPPED : FINE;
     }
   }

@@ -1,15 +1,19 @@
 package hammerman.cli;
 
 import hammerman.chain.SagPoint;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Severity;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
 import hammerman.project.Project;
+import hammerman.project.Shipped;
+import hammerman.remedy.Remedy;
 import hammerman.search.Search;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** A forecast in words. */
 final class TextReport {
@@ -86,15 +90,34 @@ final class TextReport {
     return text.toString().stripTrailing();
   }
 
+  /** The judgements with what cures each. */
+  static String check(Project project, Forecast f) {
+    return judgements(
+        project,
+        f,
+        j ->
+            Remedy.of(f, j, Shipped.parts()).stream()
+                .map(r -> "  Do this: %s (%s)%n".formatted(r.what(), r.effect()))
+                .collect(Collectors.joining()));
+  }
+
   static String judgements(Project project, Forecast f) {
+    return judgements(project, f, j -> "");
+  }
+
+  private static String judgements(Project project, Forecast f, Function<Finding, String> more) {
     if (f.judgements().isEmpty()) {
       return "Nothing to object to.";
     }
     StringBuilder text = new StringBuilder();
-    for (Judgement j : f.judgements()) {
+    for (Finding j : f.judgements()) {
       text.append(
           "%n%s: %s [%s]%n  %s%n  %s%n"
               .formatted(j.severity().word(), j.title(), j.id(), j.why(), j.fix()));
+      text.append(more.apply(j));
+      if (!j.caution().isEmpty()) {
+        text.append("  Mind: %s%n".formatted(j.caution()));
+      }
       project
           .variant()
           .reasonFor(j.id())

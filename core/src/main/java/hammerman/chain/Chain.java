@@ -6,33 +6,26 @@ import hammerman.duty.Moment;
 import hammerman.guard.Bms;
 import hammerman.guard.Fuse;
 import hammerman.guard.FuseClass;
-import hammerman.guard.Fusing;
 import hammerman.guard.Guard;
-import hammerman.guard.Wire;
 import hammerman.numeric.Root;
 import hammerman.pack.Assembly;
-import hammerman.pack.Pack;
-import hammerman.unit.Figures;
-import hammerman.unit.Unit;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * The chain of ratings of a design at its design point: demands, links, path, sag and fuse window.
- * Pure arithmetic, no simulation; a few microseconds.
+ * A design at its design point: what feeds it, what is asked, path, sag and fuse window. Pure
+ * arithmetic, no simulation; a few microseconds.
  *
  * @param design the design
- * @param path its current path
+ * @param path the current path of its first pack
+ * @param supply what feeds the machine: one pack or two
  * @param demand what the duty asks
- * @param links what each link carries, from the cell outwards
  * @param fuseWindow ratings that suit the fuse
  * @param floor where the hardest moment meets the lowest voltage
  */
 public record Chain(
-    Design design, Path path, Demand demand, List<Link> links, FuseWindow fuseWindow, Floor floor) {
+    Design design, Path path, Supply supply, Demand demand, FuseWindow fuseWindow, Floor floor) {
 
   /** State of charge at which the duty's powers are turned into currents. */
   public static final double MIDDLE = 0.5;
@@ -40,17 +33,8 @@ public record Chain(
   /** States of charge at which the sag is given. */
   public static final List<Double> SAG_POINTS = List.of(1.0, 0.5, 0.2, 0.1);
 
-  private static final double ROOM = 298.15;
-
   /** The time for which cells and connectors are rated for their peak, s. */
   private static final double TEN_SECONDS = 10;
-
-  /** Time over which a switch's contacts average their heat, s; typical. */
-  private static final double SWITCH_TIME = 60;
-
-  public Chain {
-    links = List.copyOf(links);
-  }
 
   /** Works out the chain of a design, what joins its cells estimated from the counts. */
   public static Chain of(Design design) {
@@ -60,14 +44,39 @@ public record Chain(
   /** Works out the chain of a design whose pack is put together in a known way. */
   public static Chain of(Design design, Assembly assembly) {
     Path path = Path.of(design, assembly);
-    Demand demand = demand(design, path);
+    Supply supply = Supply.of(design, assembly);
+    Demand demand = demand(design, supply);
     double hottest = design.duty().surroundings().hottestInUse();
     FuseClass kind = design.guard().fuse().map(Fuse::kind).orElse(FuseClass.BOLT_DOWN);
+    double share = share(supply, demand, design);
     FuseWindow window =
         new FuseWindow(
-            Fuse.smallestRating(kind, demand.continuous(), demand.peak(), demand.peakDuration()),
+            Fuse.smallestRating(
+                kind, share * demand.continuous(), share * demand.peak(), demand.peakDuration()),
             design.guard().wiring().wire().ampacity(hottest));
-    return new Chain(design, path, demand, links(design, demand), window, floor(path));
+    return new Chain(design, path, supply, demand, window, floor(design, supply));
+  }
+
+  /** The first pack's share of the continuous current at half charge, in the hottest air. */
+  private static double share(Supply supply, Demand demand, Design design) {
+    double hottest = design.duty().surroundings().hottestInUse();
+    double i = demand.continuous();
+    return supply.split(i, MIDDLE, hottest, Path.Settling.TEN_SECONDS).first() / i;
+  }
+
+  /**
+   * Returns the same design point with other parts around the first pack; demands, fuse window and
+   * floor are kept.
+   */
+  public Chain rewired(Guard guard) {
+    Design changed = design.withGuard(guard);
+    return new Chain(
+        changed,
+        Path.of(changed, path.assembly()),
+        Supply.of(changed, path.assembly()),
+        demand,
+        fuseWindow,
+        floor);
   }
 
   /** Returns the voltages under the hardest moment at the coldest in use. */
@@ -86,23 +95,19 @@ public record Chain(
         .toList();
   }
 
-  /** Returns the link with the least margin. */
-  public Link weakest() {
-    return links.stream().min(Comparator.comparingDouble(l -> l.margin(demand))).orElseThrow();
-  }
-
-  /** Returns the link of a kind, if the design has it. */
-  public Optional<Link> link(Link.Kind kind) {
-    return links.stream().filter(l -> l.kind() == kind).findFirst();
-  }
-
   /**
-   * Returns the prospective short-circuit current at the machine's end of the leads, A: full
-   * voltage over the ohmic resistance of all, at 25 °C.
+   * Returns the prospective short-circuit current at the fuse, A: every cell at its full voltage
+   * and the hottest in use, cells and strips and the lead before the fuse; no lead beyond it.
    */
   public double shortCircuitCurrent() {
+    double hottest = design.duty().surroundings().hottestInUse();
     return design.pack().fullVoltage()
-        / (path.cells(1, ROOM, Path.Settling.OHMIC) + path.outside(ROOM));
+        / (supply.first().bare(1, hottest, Path.Settling.OHMIC)
+            + design
+                .guard()
+                .wiring()
+                .wire()
+                .resistance(design.guard().wiring().leads().packToFuse(), hottest));
   }
 
   /** Returns the state of charge that the charge voltage reaches, 0 to 1. */
@@ -110,140 +115,75 @@ public record Chain(
     return path.circuit().socAt(design.chargeVoltagePerCell());
   }
 
-  private static Demand demand(Design design, Path path) {
+  private static Demand demand(Design design, Supply supply) {
     Moment hardest = design.duty().hardest();
-    double tenSeconds = heaviest(design, path, TEN_SECONDS);
+    LoadCurve curve = curve(design, supply, Demand.WINDOW);
+    double tenSeconds = curve.heaviest(TEN_SECONDS);
     return new Demand(
-        heaviest(design, path, Demand.WINDOW),
+        curve.heaviest(Demand.WINDOW),
         hardest.duration() >= TEN_SECONDS ? Math.max(hardest.current(), tenSeconds) : tenSeconds,
         hardest.current(),
         hardest.duration());
   }
 
   /**
-   * Returns the rms current of the duty over its heaviest window of a length (s), A; powers are
-   * turned into currents at half charge and the coldest in use.
+   * Returns the currents of the duty; powers are turned into currents at half charge and the
+   * coldest in use.
+   *
+   * @param longest the longest window that will be asked for, s
    */
-  public double heaviest(double window) {
-    double inMoment = window <= demand.peakDuration() ? demand.peak() : 0;
-    return Math.max(inMoment, heaviest(design, path, window));
+  public LoadCurve curve(double longest) {
+    return curve(design, supply, longest);
   }
 
-  private static double heaviest(Design design, Path path, double window) {
+  private static LoadCurve curve(Design design, Supply supply, double longest) {
     double kelvin = design.duty().surroundings().coldestInUse();
     double most = design.duty().machine().peakCurrent();
     double back = design.guard().allowedRegeneration(design.duty().machine().regenerationCurrent());
-    return Demand.heaviestWindow(
+    return new LoadCurve(
         design.duty().task().load(),
-        window,
+        longest,
         d ->
             switch (d) {
               case Load.Current c -> Math.clamp(c.amperes(), -back, most);
               case Load.Power p ->
-                  Math.clamp(path.currentFor(p.watts(), MIDDLE, kelvin), -back, most);
+                  Math.clamp(supply.currentFor(p.watts(), MIDDLE, kelvin), -back, most);
             });
   }
 
-  private static List<Link> links(Design design, Demand demand) {
-    Pack pack = design.pack();
-    double t = demand.peakDuration();
-    int p = pack.parallel();
-    double hottest = design.duty().surroundings().hottestInUse();
-    List<Link> links = new ArrayList<>();
-    var currents = pack.cell().currents();
-    links.add(
-        new Link(
-            Link.Kind.CELLS,
-            p + " × " + pack.cell().id(),
-            p * currents.continuous(),
-            p * currents.peak()));
-    links.add(
-        new Link(
-            Link.Kind.STRIP,
-            pack.strip().text(),
-            p * pack.strip().ampacity(),
-            p * pack.strip().shortTimeAmpacity(t)));
-    Guard guard = design.guard();
-    if (guard.fusing() instanceof Fusing.MainAndCells f) {
-      links.add(
-          new Link(
-              Link.Kind.CELL_FUSES,
-              p + " × " + Figures.exact(f.cellRating(), Unit.AMPERE),
-              p * Fuse.CONTINUOUS_SHARE * f.cellRating(),
-              p * f.cellRating() * f.fuse().kind().safeMultiple(Fuse.TIME_FACTOR * t)));
-    }
-    guard.protection().inDischargePath().ifPresent(b -> links.add(bms(b)));
-    guard
-        .fuse()
-        .ifPresent(
-            f ->
-                links.add(
-                    new Link(
-                        Link.Kind.FUSE,
-                        Figures.exact(f.rating(), Unit.AMPERE) + " fuse",
-                        Fuse.CONTINUOUS_SHARE * f.rating(),
-                        f.rating() * f.kind().safeMultiple(Fuse.TIME_FACTOR * t))));
-    if (guard.mainSwitch() != null) {
-      // A switch is rated for what it carries; the moment's excess is judged as heat: I² t over 60
-      // s.
-      double rated = guard.mainSwitch().continuous();
-      links.add(
-          new Link(
-              Link.Kind.SWITCH,
-              guard.mainSwitch().name(),
-              rated,
-              rated * Math.sqrt(Math.max(1, SWITCH_TIME / t))));
-    }
-    Wire wire = guard.wiring().wire();
-    links.add(
-        new Link(
-            Link.Kind.WIRE,
-            Figures.of(wire.area(), Unit.SQUARE_MILLIMETRE) + " wire",
-            wire.ampacity(hottest),
-            wire.shortTimeAmpacity(hottest, t)));
-    if (guard.wiring().connectorPairs() > 0) {
-      var connector = guard.wiring().connector();
-      links.add(
-          new Link(
-              Link.Kind.CONNECTOR,
-              connector.name(),
-              connector.continuous(),
-              t <= TEN_SECONDS + 5 ? connector.peak() : connector.continuous()));
-    }
-    var machine = design.duty().machine();
-    links.add(
-        new Link(
-            Link.Kind.MACHINE, "Controller", machine.fullEffortCurrent(), machine.peakCurrent()));
-    return links;
-  }
-
-  private static Link bms(Bms b) {
-    return new Link(
-        Link.Kind.BMS,
-        Figures.exact(b.continuousCurrent(), Unit.AMPERE) + " BMS",
-        b.continuousCurrent(),
-        b.overCurrent());
-  }
-
   /** The floor that the hardest moment reaches at the highest state of charge, coldest in use. */
-  private static Floor floor(Path path) {
-    Design design = path.design();
+  private static Floor floor(Design design, Supply supply) {
     double cold = design.duty().surroundings().coldestInUse();
     double current = design.duty().hardest().current();
     double cutOut = design.duty().machine().cutOutVoltage();
-    Floor machine =
+    Floor highest =
         new Floor(
             Floor.Who.MACHINE,
             cutOut,
-            crossing(soc -> path.voltage(current, soc, cold, Path.Settling.TEN_SECONDS) - cutOut));
-    Optional<Bms> bms = design.guard().protection().inDischargePath();
-    double groupLimit = bms.map(Bms::cutOffVoltage).orElse(design.pack().cell().cutOffVoltage());
-    Floor group =
-        new Floor(
-            bms.isPresent() ? Floor.Who.BMS : Floor.Who.CELL,
-            groupLimit,
-            crossing(soc -> path.groupVoltage(current, soc, cold) - groupLimit));
-    return machine.soc() >= group.soc() ? machine : group;
+            crossing(
+                soc ->
+                    supply.split(current, soc, cold, Path.Settling.TEN_SECONDS).voltage()
+                        - cutOut));
+    for (int k = 0; k < supply.branches().size(); k++) {
+      Floor group = group(supply, k, current, cold);
+      highest = highest.soc() >= group.soc() ? highest : group;
+    }
+    return highest;
+  }
+
+  private static Floor group(Supply supply, int k, double current, double cold) {
+    Supply.Branch b = supply.branches().get(k);
+    Optional<Bms> bms = b.guard().protection().inDischargePath();
+    double limit = bms.map(Bms::cutOffVoltage).orElse(b.pack().cell().cutOffVoltage());
+    return new Floor(
+        bms.isPresent() ? Floor.Who.BMS : Floor.Who.CELL,
+        limit,
+        crossing(
+            soc -> {
+              Supply.Split s = supply.split(current, soc, cold, Path.Settling.TEN_SECONDS);
+              double each = (k == 0 ? s.first() : s.second()) / b.pack().parallel();
+              return b.circuit().openCircuit(soc) - each * b.circuit().r10(soc, cold) - limit;
+            }));
   }
 
   private static double crossing(DoubleUnaryOperator above) {

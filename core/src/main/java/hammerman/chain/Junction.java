@@ -33,7 +33,6 @@ public record Junction(
     Pack b = second.pack();
     double first = rested(a, second.firstSoc());
     double other = rested(b, second.soc());
-    double own = design.guard().protection().inDischargePath().map(u -> u.resistance()).orElse(0.0);
     return Optional.of(
         new Junction(
             second,
@@ -41,8 +40,8 @@ public record Junction(
             other,
             ohmic(chain.path().assembly(), second.firstSoc())
                 + ohmic(Assembly.estimated(b), second.soc())
-                + own
-                + second.pathResistance(),
+                + design.guard().own(ROOM)
+                + second.guard().own(ROOM),
             first > other ? most(b) : most(a)));
   }
 

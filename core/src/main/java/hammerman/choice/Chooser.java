@@ -1,15 +1,16 @@
 package hammerman.choice;
 
-import static hammerman.choice.Objections.amperes;
-import static hammerman.choice.Objections.volts;
-
 import hammerman.chain.Chain;
 import hammerman.chain.Demand;
-import hammerman.choice.Objections.Size;
+import hammerman.circuit.Circuit;
+import hammerman.circuit.Part.Kind;
 import hammerman.design.Design;
+import hammerman.finding.Severity;
 import hammerman.guard.Bms;
 import hammerman.guard.BmsClass;
 import hammerman.guard.ChargePlan;
+import hammerman.guard.ChargePort;
+import hammerman.guard.Closing;
 import hammerman.guard.Connector;
 import hammerman.guard.Fuse;
 import hammerman.guard.FuseClass;
@@ -23,13 +24,17 @@ import hammerman.guard.Precharge;
 import hammerman.guard.Switch;
 import hammerman.guard.Wire;
 import hammerman.guard.Wiring;
+import hammerman.judgement.Judge;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** One selection under way. */
@@ -40,11 +45,14 @@ final class Chooser {
   /** Below this share of the capacity a charge voltage counts as a mistake and is set to full. */
   private static final double LOW_CEILING = 0.60;
 
+  /** Notes that count against a part all the same. */
+  private static final Set<String> MATTERS = Set.of("wire.drop", "precharge.spark");
+
   private final Design design;
   private final Parts parts;
   private final Chain chain;
+  private final Circuit circuit;
   private final Demand demand;
-  private final Objections against;
   private final double hottest;
   private final double highest;
   private final List<Choice> choices = new ArrayList<>();
@@ -55,10 +63,26 @@ final class Chooser {
     this.parts = parts;
     this.chain = Chain.of(design);
     this.demand = chain.demand();
+    this.circuit = Circuit.of(chain, Optional.empty());
     this.hottest = design.duty().surroundings().hottestInUse();
-    this.highest = design.pack().fullVoltage();
+    this.highest = chain.supply().highest();
     this.guard = design.guard();
-    this.against = new Objections(design, chain, hottest, highest);
+  }
+
+  /** A fuse as sold. */
+  private record Size(FuseClass kind, double rating) {
+    Fuse fuse() {
+      return new Fuse(kind, rating, kind.voltageRating());
+    }
+  }
+
+  /** What the stress table says against some kinds of part, in a few words; empty for nothing. */
+  private String against(Guard tried, Kind... kinds) {
+    return Judge.read(circuit.rewired(tried), EnumSet.copyOf(Arrays.asList(kinds))).stream()
+        .filter(f -> f.severity() != Severity.NOTE || MATTERS.contains(f.id()))
+        .findFirst()
+        .map(f -> f.title().substring(0, 1).toLowerCase(Locale.ROOT) + f.title().substring(1))
+        .orElse("");
   }
 
   Selection choose() {
@@ -66,6 +90,7 @@ final class Chooser {
     bms();
     fuse();
     wire();
+    chargePort();
     connector();
     mainSwitch();
     precharge();
@@ -98,7 +123,8 @@ final class Chooser {
             down,
             c -> c.current() > kind ? "above the " + amperes(kind) + " that is kind to them" : "");
     boolean keep = now.voltage() <= highest + 1e-6 && chain.ceiling() >= LOW_CEILING;
-    ChargePlan plan = new ChargePlan(keep ? now.voltage() : highest, ladder.taken().current());
+    ChargePlan plan =
+        now.withVoltage(keep ? now.voltage() : highest).withCurrent(ladder.taken().current());
     guard = guard.withCharge(plan);
     add(
         Part.CHARGER,
@@ -140,7 +166,13 @@ final class Chooser {
       add(Part.BMS, "kept", "No class is made for " + series + " groups.", "", "");
       return;
     }
-    Ladder<BmsClass> ladder = Ladder.climb(rungs, b -> against.bms(b, guard));
+    Ladder<BmsClass> ladder =
+        Ladder.climb(
+            rungs,
+            b -> {
+              Bms unit = b.unit(series, design.pack().cell());
+              return against(guard.withProtection(guard.protection().withBms(x -> unit)), Kind.BMS);
+            });
     BmsClass taken = ladder.taken();
     Bms unit = taken.unit(series, design.pack().cell());
     guard = guard.withProtection(guard.protection().withBms(b -> unit));
@@ -156,7 +188,7 @@ final class Chooser {
                     amperes(demand.peak()),
                     volts(taken.mosfetVoltage()),
                     volts(highest))
-            : "The strongest there is, and still: " + against.bms(taken, guard) + ".",
+            : "The strongest there is, and still: " + against(guard, Kind.BMS) + ".",
         ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
         ladder.larger() == null
             ? ""
@@ -171,32 +203,24 @@ final class Chooser {
     if (locked(Part.FUSE, fuseText(now.get().kind(), now.get().rating()))) {
       return;
     }
-    double upper =
+    Kind[] asked =
         guard.locked().contains(Part.WIRE)
-            ? guard.wiring().wire().ampacity(hottest)
-            : Double.POSITIVE_INFINITY;
-    List<Size> rungs = new ArrayList<>();
-    for (FuseClass kind : FuseClass.values()) {
-      kind.sizes().forEach(r -> rungs.add(new Size(kind, r)));
-    }
-    rungs.sort(
-        Comparator.comparingDouble(Size::rating)
-            .thenComparingDouble(s -> s.kind().interruptRating()));
-    Ladder<Size> ladder = Ladder.climb(rungs, s -> against.fuse(s, upper));
+            ? new Kind[] {Kind.FUSE, Kind.WIRE}
+            : new Kind[] {Kind.FUSE};
+    Ladder<Size> ladder = Ladder.climb(sizes(), s -> against(guard.withFuse(f -> s.fuse()), asked));
     Size taken = ladder.taken();
     if (!ladder.suits()) {
       add(
           Part.FUSE,
           fuseText(now.get().kind(), now.get().rating()),
           "No fuse suits both the load and the locked wire, which carries "
-              + amperes(upper)
+              + amperes(guard.wiring().wire().ampacity(hottest))
               + "; unlock the wire.",
           "",
           "");
       return;
     }
-    guard =
-        guard.withFuse(f -> new Fuse(taken.kind(), taken.rating(), taken.kind().voltageRating()));
+    guard = guard.withFuse(f -> taken.fuse());
     if (guard.fusing() instanceof Fusing.MainAndCells f) {
       int p = design.pack().parallel();
       double each =
@@ -212,7 +236,7 @@ final class Chooser {
                 amperes(demand.continuous()),
                 amperes(demand.peak()),
                 Figures.duration(demand.peakDuration()),
-                amperes(against.least(taken.kind())),
+                amperes(chain.fuseWindow().lower()),
                 volts(taken.kind().voltageRating()),
                 Figures.of(taken.kind().interruptRating(), Unit.KILOAMPERE)),
         ladder.smaller() == null
@@ -237,41 +261,89 @@ final class Chooser {
       return;
     }
     double protectedAt = guard.fuse().map(Fuse::rating).orElse(demand.continuous());
-    List<WireSize> rungs =
-        parts.wires().stream().sorted(Comparator.comparingDouble(WireSize::area)).toList();
     Ladder<WireSize> ladder =
         Ladder.climb(
-            rungs, w -> against.wire(wiring.wire().withArea(w.area()), protectedAt, guard));
-    Wire taken = wiring.wire().withArea(ladder.taken().area());
-    Ladder<WireSize> charge =
-        Ladder.climb(
-            rungs,
+            wires(),
             w ->
-                wiring.chargeWire().withArea(w.area()).ampacity(hottest) < guard.charge().current()
-                    ? "too thin"
-                    : "");
-    guard =
-        guard.withWiring(
-            wiring
-                .withWire(taken)
-                .withChargeWire(wiring.chargeWire().withArea(charge.taken().area())));
-    double lost = demand.continuous() * guard.wiring().resistance(hottest);
+                against(
+                    guard.withWiring(wiring.withWire(wiring.wire().withArea(w.area()))),
+                    Kind.WIRE,
+                    Kind.SHARED_WIRE));
+    Wire taken = wiring.wire().withArea(ladder.taken().area());
+    guard = guard.withWiring(wiring.withWire(taken));
+    double lost = demand.continuous() * guard.resistance(hottest);
     add(
         Part.WIRE,
         ladder.taken().name() + ", " + taken.text(),
-        "Carries %s in the hottest air, %s; loses %s at %s. Charge lead: %s."
+        "Carries %s in the hottest air, %s; loses %s at %s."
             .formatted(
                 amperes(taken.ampacity(hottest)),
                 guard.fuse().isPresent()
                     ? "so the fuse of " + amperes(protectedAt) + " protects it"
                     : "for the duty's " + amperes(demand.continuous()),
                 Figures.of(lost, Unit.VOLT, 2),
-                amperes(demand.continuous()),
-                charge.taken().name()),
+                amperes(demand.continuous())),
         ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
         ladder.larger() == null
             ? ""
             : ladder.larger().name() + ": cooler and stiffer; loses less.");
+  }
+
+  private List<WireSize> wires() {
+    return parts.wires().stream().sorted(Comparator.comparingDouble(WireSize::area)).toList();
+  }
+
+  /** The charge lead: its fuse first, then wire that the fuse protects, then the plug. */
+  private void chargePort() {
+    ChargePort now = guard.chargePort();
+    if (locked(Part.CHARGE_LEAD, now.wire().text())) {
+      return;
+    }
+    Ladder<Size> fuses =
+        Ladder.climb(
+            sizes(), s -> against(guard.withChargePort(now.withFuse(s.fuse())), Kind.CHARGE_FUSE));
+    ChargePort fused = fuses.suits() ? now.withFuse(fuses.taken().fuse()) : now;
+    Ladder<WireSize> wires =
+        Ladder.climb(
+            wires(),
+            w ->
+                against(
+                    guard.withChargePort(fused.withWire(fused.wire().withArea(w.area()))),
+                    Kind.CHARGE_LEAD));
+    ChargePort wired = fused.withWire(fused.wire().withArea(wires.taken().area()));
+    List<Connector> plugs =
+        parts.connectors().stream()
+            .sorted(Comparator.comparingDouble(Connector::continuous))
+            .toList();
+    Ladder<Connector> plug =
+        Ladder.climb(
+            plugs, c -> against(guard.withChargePort(wired.withPlug(c)), Kind.CHARGE_PLUG));
+    ChargePort taken = now.plug() == null ? wired : wired.withPlug(plug.taken());
+    guard = guard.withChargePort(taken);
+    add(
+        Part.CHARGE_LEAD,
+        wires.taken().name()
+            + (fuses.suits() ? ", " + fuseText(fuses.taken().kind(), fuses.taken().rating()) : ""),
+        "The charger gives %s; the lead carries %s in the hottest air%s."
+            .formatted(
+                amperes(guard.charge().current()),
+                amperes(taken.wire().ampacity(hottest)),
+                fuses.suits()
+                    ? ", and its fuse opens before a short circuit ruins it"
+                    : "; no fuse suits"),
+        wires.smaller() == null ? "" : wires.smaller().name() + ": " + wires.objection() + ".",
+        wires.larger() == null ? "" : wires.larger().name() + ": cooler and stiffer.");
+  }
+
+  private static List<Size> sizes() {
+    List<Size> rungs = new ArrayList<>();
+    for (FuseClass kind : FuseClass.values()) {
+      kind.sizes().forEach(r -> rungs.add(new Size(kind, r)));
+    }
+    rungs.sort(
+        Comparator.comparingDouble(Size::rating)
+            .thenComparingDouble(s -> s.kind().interruptRating()));
+    return rungs;
   }
 
   private void connector() {
@@ -283,7 +355,9 @@ final class Chooser {
         parts.connectors().stream()
             .sorted(Comparator.comparingDouble(Connector::continuous))
             .toList();
-    Ladder<Connector> ladder = Ladder.climb(rungs, against::connector);
+    Ladder<Connector> ladder =
+        Ladder.climb(
+            rungs, c -> against(guard.withWiring(wiring.withConnector(c)), Kind.CONNECTORS));
     Connector taken = ladder.taken();
     guard = guard.withWiring(wiring.withConnector(taken));
     add(
@@ -303,7 +377,7 @@ final class Chooser {
     }
     List<Switch> rungs =
         parts.switches().stream().sorted(Comparator.comparingDouble(Switch::continuous)).toList();
-    Ladder<Switch> ladder = Ladder.climb(rungs, against::mainSwitch);
+    Ladder<Switch> ladder = Ladder.climb(rungs, s -> against(guard.withMainSwitch(s), Kind.SWITCH));
     Switch taken = ladder.taken();
     guard = guard.withMainSwitch(taken);
     add(
@@ -322,7 +396,10 @@ final class Chooser {
     }
     double farads = design.duty().machine().inputCapacitance();
     double energy = Precharge.energy(highest, farads);
-    boolean byPlug = guard.wiring().connectorPairs() > 0 && guard.wiring().connector().sparkProof();
+    boolean byPlug =
+        guard.closing() == Closing.PLUG
+            && guard.wiring().connectorPairs() > 0
+            && guard.wiring().connector().sparkProof();
     if (energy <= SPARK_ENERGY || byPlug) {
       guard = guard.withPrecharge(null);
       add(
@@ -343,7 +420,8 @@ final class Chooser {
                 Comparator.comparingDouble(Precharge::power)
                     .thenComparingDouble(Precharge::resistance))
             .toList();
-    Ladder<Precharge> ladder = Ladder.climb(rungs, p -> against.precharge(p, energy));
+    Ladder<Precharge> ladder =
+        Ladder.climb(rungs, p -> against(guard.withPrecharge(p), Kind.PRECHARGE));
     Precharge taken = ladder.taken();
     guard = guard.withPrecharge(taken);
     add(
@@ -362,5 +440,13 @@ final class Chooser {
     return p == null
         ? "none"
         : Figures.compact(p.resistance()) + " Ω, " + Figures.compact(p.power()) + " W";
+  }
+
+  private static String amperes(double a) {
+    return Figures.compact(a) + " A";
+  }
+
+  private static String volts(double v) {
+    return Figures.of(v, Unit.VOLT, 1);
   }
 }

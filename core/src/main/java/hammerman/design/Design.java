@@ -8,6 +8,7 @@ import hammerman.guard.ChargePlan;
 import hammerman.guard.Guard;
 import hammerman.guard.Protection;
 import hammerman.pack.Pack;
+import hammerman.readymade.ReadyMadeUse;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
@@ -19,10 +20,16 @@ import org.jspecify.annotations.Nullable;
  * @param guard what protects it
  * @param second a second pack used with it; absent for one pack alone
  * @param fit how it is fitted into its box; absent while that is open
+ * @param readyMade a ready-made battery that works on the same machine; absent without one
  */
 @RecordBuilder
 public record Design(
-    Duty duty, Pack pack, Guard guard, @Nullable SecondPack second, @Nullable FitPlan fit)
+    Duty duty,
+    Pack pack,
+    Guard guard,
+    @Nullable SecondPack second,
+    @Nullable FitPlan fit,
+    @Nullable ReadyMadeUse readyMade)
     implements DesignBuilder.With {
 
   /** Returns the charge voltage per cell, V. */
@@ -45,7 +52,8 @@ public record Design(
         pack.withCounts(series, parallel),
         guard.withCharge(charge).withProtection(following(series)),
         second,
-        fit);
+        fit,
+        readyMade);
   }
 
   /**
@@ -65,7 +73,8 @@ public record Design(
         pack.withCell(cell),
         guard.withCharge(charge).withProtection(protection),
         second,
-        fit);
+        fit,
+        readyMade);
   }
 
   private Protection following(int series) {

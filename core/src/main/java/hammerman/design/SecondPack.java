@@ -1,5 +1,6 @@
 package hammerman.design;
 
+import hammerman.guard.Guard;
 import hammerman.pack.Pack;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
@@ -7,23 +8,23 @@ import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
- * A second pack used with the first.
+ * A second pack used with the first: a whole pack with protection, fuse, leads and charger of its
+ * own. Its leads are those up to the junction; from there on both share the first pack's switch,
+ * connectors and leads to the machine.
  *
  * @param pack what it is built of; its cell's health says how worn it is
+ * @param guard what protects it
  * @param joining how the two are joined
  * @param soc its state of charge when they are joined, 0 to 1
  * @param firstSoc the first pack's state of charge then, 0 to 1
- * @param pathResistance of its own BMS and leads up to the junction, Ω
- * @param bmsVoltage highest voltage that the switches of its BMS block, V; 0 without a BMS
  */
 @RecordBuilder
 public record SecondPack(
     Pack pack,
+    Guard guard,
     Joining joining,
     @In(Unit.PERCENT) double soc,
-    @In(Unit.PERCENT) double firstSoc,
-    @In(Unit.MILLIOHM) double pathResistance,
-    @In(Unit.VOLT) double bmsVoltage)
+    @In(Unit.PERCENT) double firstSoc)
     implements SecondPackBuilder.With {
 
   /** How two packs are joined. */
@@ -48,7 +49,5 @@ public record SecondPack(
   public SecondPack {
     Valid.range("Charge of the second pack", soc, 0, 1, Unit.PERCENT);
     Valid.range("Charge of the first pack", firstSoc, 0, 1, Unit.PERCENT);
-    Valid.range("Path resistance of the second pack", pathResistance, 0, 1, Unit.MILLIOHM);
-    Valid.range("BMS voltage of the second pack", bmsVoltage, 0, 2000, Unit.VOLT);
   }
 }

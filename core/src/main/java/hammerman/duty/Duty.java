@@ -1,6 +1,7 @@
 package hammerman.duty;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the pack must do.
@@ -11,6 +12,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param surroundings the air around it
  * @param habits how it is used over the years
  * @param bounds mass and money
+ * @param replaces the sealed lead battery that the pack takes the place of; absent if none
  */
 @RecordBuilder
 public record Duty(
@@ -19,5 +21,6 @@ public record Duty(
     Moment hardest,
     Surroundings surroundings,
     Habits habits,
-    Bounds bounds)
+    Bounds bounds,
+    @Nullable LeadBattery replaces)
     implements DutyBuilder.With {}

@@ -10,17 +10,20 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  *
  * @param cycles how often the duty is done, 1/s
  * @param storageSoc state of charge at which it waits, 0 to 1
+ * @param longestRest the longest time that it stands unused, s
  * @param endOfLife share of the first capacity at which it counts as worn out, 0 to 1
  */
 @RecordBuilder
 public record Habits(
     @In(Unit.PER_WEEK) double cycles,
     @In(Unit.PERCENT) double storageSoc,
+    @In(Unit.DAY) double longestRest,
     @In(Unit.PERCENT) double endOfLife)
     implements HabitsBuilder.With {
   public Habits {
     Valid.range("Duties per week", cycles, 0, Unit.PER_WEEK.toCore(100), Unit.PER_WEEK);
     Valid.range("Storage state of charge", storageSoc, 0, 1, Unit.PERCENT);
+    Valid.range("Longest rest", longestRest, 0, 10 * 365 * 86400.0, Unit.DAY);
     Valid.range("End of life", endOfLife, 0.3, 0.99, Unit.PERCENT);
   }
 }

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param peakCurrent highest battery current it lets through, A
  * @param regenerationCurrent battery current it pushes back when braking, A; 0 for none
  * @param inputCapacitance of the capacitors at its input, F; 0 if it has none to speak of
+ * @param standingCurrent what it draws while switched off but connected, A
  * @param drive motor, reduction and wheel; absent when it does not drive, or they are not known
  */
 @RecordBuilder
@@ -27,6 +28,7 @@ public record Machine(
     @In(Unit.AMPERE) double peakCurrent,
     @In(Unit.AMPERE) double regenerationCurrent,
     @In(Unit.MICROFARAD) double inputCapacitance,
+    @In(Unit.MILLIAMPERE) double standingCurrent,
     @Nullable Drive drive)
     implements MachineBuilder.With {
 
@@ -40,5 +42,6 @@ public record Machine(
     Valid.range("Machine peak current", peakCurrent, 0.001, 5000, Unit.AMPERE);
     Valid.range("Regeneration current", regenerationCurrent, 0, 5000, Unit.AMPERE);
     Valid.range("Input capacitance", inputCapacitance, 0, 1, Unit.MICROFARAD);
+    Valid.range("Standing current", standingCurrent, 0, 100, Unit.MILLIAMPERE);
   }
 }

@@ -11,6 +11,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param coldestInUse lowest temperature at which it must work, K
  * @param hottestInUse highest temperature at which it must work, K
  * @param coldestCharging lowest temperature at which it is charged, K
+ * @param hottestCharging highest temperature at which it is charged, K
  * @param coldestStored lowest temperature of the place where it waits, K
  * @param hottestStored highest temperature of the place where it waits, K
  */
@@ -19,6 +20,7 @@ public record Surroundings(
     @In(Unit.CELSIUS) double coldestInUse,
     @In(Unit.CELSIUS) double hottestInUse,
     @In(Unit.CELSIUS) double coldestCharging,
+    @In(Unit.CELSIUS) double hottestCharging,
     @In(Unit.CELSIUS) double coldestStored,
     @In(Unit.CELSIUS) double hottestStored)
     implements SurroundingsBuilder.With {
@@ -29,6 +31,7 @@ public record Surroundings(
     Valid.range("Coldest in use", coldestInUse, LOWEST, HIGHEST, Unit.CELSIUS);
     Valid.range("Hottest in use", hottestInUse, coldestInUse, HIGHEST, Unit.CELSIUS);
     Valid.range("Coldest when charging", coldestCharging, LOWEST, HIGHEST, Unit.CELSIUS);
+    Valid.range("Hottest when charging", hottestCharging, coldestCharging, HIGHEST, Unit.CELSIUS);
     Valid.range("Coldest in storage", coldestStored, LOWEST, HIGHEST, Unit.CELSIUS);
     Valid.range("Hottest in storage", hottestStored, coldestStored, HIGHEST, Unit.CELSIUS);
   }

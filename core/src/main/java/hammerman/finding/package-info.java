@@ -1,6 +1,6 @@
 /**
  * The vocabulary of results that explain themselves: a {@link hammerman.finding.Derivation} shows
- * how a figure came about, a {@link hammerman.finding.Judgement} says what is wrong or risky and
+ * how a figure came about, a {@link hammerman.finding.Finding} says what is wrong or risky and
  * where. No calculation here.
  */
 @NullMarked

@@ -4,9 +4,10 @@ import hammerman.cell.CellCircuit;
 import hammerman.chain.Chain;
 import hammerman.chain.LaidOut;
 import hammerman.chain.Layout;
+import hammerman.circuit.Circuit;
 import hammerman.design.Design;
 import hammerman.duty.Load;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.judgement.Case;
 import hammerman.judgement.Judge;
 import hammerman.life.Conditions;
@@ -15,6 +16,7 @@ import hammerman.simulation.Charge;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
 import hammerman.simulation.Trace;
+import hammerman.simulation.TwinRun;
 import java.util.List;
 import java.util.Optional;
 
@@ -30,6 +32,8 @@ import java.util.Optional;
  * @param life ageing under the duty and the habits
  * @param otherCeilings the same with other charge ceilings, highest first
  * @param layout the layout in the box, if the design has a plan of its fit
+ * @param pair the duty of two packs together, if there are two
+ * @param circuit the circuit with its stress table
  * @param judgements what is wrong or risky, worst first
  */
 public record Forecast(
@@ -41,7 +45,9 @@ public record Forecast(
     LifeForecast life,
     List<CeilingLife> otherCeilings,
     Optional<Layout> layout,
-    List<Judgement> judgements) {
+    Optional<TwinRun> pair,
+    Circuit circuit,
+    List<Finding> judgements) {
 
   /** Charge ceilings that are compared. */
   private static final List<Double> CEILINGS = List.of(1.0, 0.9, 0.8);
@@ -69,6 +75,9 @@ public record Forecast(
     Chain chain = built.chain();
     Run duty = dutyRun(chain).run();
     Thermal thermal = Thermal.of(chain, duty, built.solved().map(s -> s.warm(design)));
+    Circuit circuit = Circuit.of(chain, built.layout());
+    Optional<TwinRun> pair =
+        design.second() == null ? Optional.empty() : Optional.of(TwinRun.of(chain));
     return new Forecast(
         chain,
         duty,
@@ -78,7 +87,9 @@ public record Forecast(
         life(chain, duty, chain.ceiling()),
         otherCeilings(chain, duty),
         built.layout(),
-        Judge.judge(new Case(chain, duty, built.layout(), thermal.map())));
+        pair,
+        circuit,
+        Judge.judge(new Case(circuit, duty, pair, built.layout(), thermal.map())));
   }
 
   /** Returns the design this forecast is of. */

@@ -2,7 +2,7 @@ package hammerman.forecast;
 
 import hammerman.design.Design;
 import hammerman.duty.Machine;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Severity;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
@@ -80,7 +80,7 @@ public record StackField(
   public record Square(
       int series,
       int parallel,
-      Optional<Judgement> worst,
+      Optional<Finding> worst,
       double energy,
       double mass,
       double cost,

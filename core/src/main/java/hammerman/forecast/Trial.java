@@ -1,10 +1,10 @@
 package hammerman.forecast;
 
 import hammerman.chain.Chain;
+import hammerman.circuit.Circuit;
 import hammerman.design.Design;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Severity;
-import hammerman.finding.Station;
 import hammerman.judgement.Case;
 import hammerman.judgement.Judge;
 import hammerman.pack.Assembly;
@@ -19,7 +19,7 @@ import java.util.Optional;
  * @param duty the duty, in coarse steps
  * @param worst the gravest stop or warning that another cell or other counts would mend, if any
  */
-public record Trial(Chain chain, Run duty, Optional<Judgement> worst) {
+public record Trial(Chain chain, Run duty, Optional<Finding> worst) {
   /** Step of the duty, s. */
   static final double STEP = 40;
 
@@ -35,10 +35,10 @@ public record Trial(Chain chain, Run duty, Optional<Judgement> worst) {
 
   private static Trial of(Chain chain) {
     Run duty = Forecast.dutyRun(chain).withStep(STEP).run();
-    Optional<Judgement> worst =
-        Judge.judge(new Case(chain, duty, Optional.empty(), Optional.empty())).stream()
-            .filter(j -> j.station() == Station.STACK && j.severity() != Severity.NOTE)
-            .findFirst();
+    Circuit circuit = Circuit.of(chain, Optional.empty());
+    Case c = new Case(circuit, duty, Optional.empty(), Optional.empty(), Optional.empty());
+    Optional<Finding> worst =
+        Judge.stack(c).stream().filter(f -> f.severity() != Severity.NOTE).findFirst();
     return new Trial(chain, duty, worst);
   }
 

@@ -19,6 +19,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param mosfetVoltage highest voltage its switches block, V
  * @param balance how it evens the groups out
  * @param temperatureSensors how many it reads
+ * @param quiescentCurrent what it draws from the pack itself, A
  */
 @RecordBuilder
 public record Bms(
@@ -32,7 +33,8 @@ public record Bms(
     @In(Unit.MILLIOHM) double resistance,
     @In(Unit.VOLT) double mosfetVoltage,
     Balance balance,
-    int temperatureSensors)
+    int temperatureSensors,
+    @In(Unit.MILLIAMPERE) double quiescentCurrent)
     implements BmsBuilder.With {
 
   public Bms {
@@ -47,6 +49,7 @@ public record Bms(
     Valid.range("BMS resistance", resistance, 0, 1, Unit.MILLIOHM);
     Valid.range("BMS switch voltage", mosfetVoltage, 1, 2000, Unit.VOLT);
     Valid.count("BMS temperature sensors", temperatureSensors, 0, 100);
+    Valid.range("Current that the BMS draws", quiescentCurrent, 0, 10, Unit.MILLIAMPERE);
   }
 
   /**
@@ -76,33 +79,11 @@ public record Bms(
 
   /** Returns this BMS with another over-current threshold (A) and delay (s). */
   public Bms withTrip(double threshold, double delay) {
-    return new Bms(
-        series,
-        continuousCurrent,
-        threshold,
-        delay,
-        chargeCurrent,
-        cutOffVoltage,
-        overVoltage,
-        resistance,
-        mosfetVoltage,
-        balance,
-        temperatureSensors);
+    return withOverCurrent(threshold).withOverCurrentDelay(delay);
   }
 
   /** Returns this BMS with other group voltages (V) at which it opens. */
   public Bms withVoltages(double cutOff, double over) {
-    return new Bms(
-        series,
-        continuousCurrent,
-        overCurrent,
-        overCurrentDelay,
-        chargeCurrent,
-        cutOff,
-        over,
-        resistance,
-        mosfetVoltage,
-        balance,
-        temperatureSensors);
+    return BmsBuilder.builder(this).cutOffVoltage(cutOff).overVoltage(over).build();
   }
 }

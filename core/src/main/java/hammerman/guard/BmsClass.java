@@ -34,6 +34,9 @@ public record BmsClass(
     @In(Unit.MILLIOHM) double resistance,
     int temperatureSensors,
     String source) {
+  /** What a BMS of the hobby draws from the pack while it waits, A; typical. */
+  private static final double USUAL_DRAW = 0.2e-3;
+
   public BmsClass {
     Valid.text("BMS class name", name);
     Valid.count("Least series count", leastSeries, 1, 250);
@@ -53,7 +56,8 @@ public record BmsClass(
         resistance,
         mosfetVoltage,
         balance,
-        temperatureSensors);
+        temperatureSensors,
+        USUAL_DRAW);
   }
 
   /**

@@ -47,6 +47,9 @@ public enum FuseClass {
     {6, 0.02, 0.1}
   };
 
+  /** Shortest time in which an arc in a fuse is out, s; typical. */
+  private static final double SHORTEST_ARC = 5e-3;
+
   private final String label;
   private final double voltageRating;
   private final double interruptRating;
@@ -105,6 +108,28 @@ public enum FuseClass {
   public double openingMultiple(double seconds) {
     double t = seconds / slowness;
     return t < TIMES[TIMES.length - 1][2] ? Double.POSITIVE_INFINITY : multiple(t, 2);
+  }
+
+  /**
+   * Returns the longest time that the fuse takes to open at a multiple of its rating, s; infinite
+   * up to 1.1 times. Above six times the heat that melts it stays the same (I² t constant), down to
+   * 5 ms, an arc's time.
+   */
+  public double openingTime(double multiple) {
+    double[] last = TIMES[TIMES.length - 1];
+    if (multiple >= last[0]) {
+      double ratio = last[0] / multiple;
+      return slowness * Math.max(SHORTEST_ARC, last[2] * ratio * ratio);
+    }
+    for (int k = 1; k < TIMES.length; k++) {
+      double[] a = TIMES[k - 1];
+      double[] b = TIMES[k];
+      if (multiple > a[0] && multiple <= b[0]) {
+        double share = Math.log(multiple / a[0]) / Math.log(b[0] / a[0]);
+        return slowness * a[2] * Math.pow(b[2] / a[2], share);
+      }
+    }
+    return Double.POSITIVE_INFINITY;
   }
 
   private static double multiple(double seconds, int column) {

@@ -15,6 +15,8 @@ import org.jspecify.annotations.Nullable;
  * @param charge how it is charged
  * @param fusing school of fusing with its fuses
  * @param wiring main leads
+ * @param chargePort the charge lead
+ * @param closing what closes the circuit last
  * @param mainSwitch the switch; absent if there is none
  * @param precharge the pre-charge resistor; absent if there is none
  * @param locked parts that a suggestion leaves as they are
@@ -25,6 +27,8 @@ public record Guard(
     ChargePlan charge,
     Fusing fusing,
     Wiring wiring,
+    ChargePort chargePort,
+    Closing closing,
     @Nullable Switch mainSwitch,
     @Nullable Precharge precharge,
     Set<Part> locked)
@@ -36,6 +40,7 @@ public record Guard(
     CHARGER("Charger"),
     FUSE("Main fuse"),
     WIRE("Wire"),
+    CHARGE_LEAD("Charge lead"),
     CONNECTOR("Connector"),
     SWITCH("Switch"),
     PRECHARGE("Pre-charge");
@@ -66,10 +71,24 @@ public record Guard(
    * (K), Ω: leads, connectors, fuse, switch and, in the discharge path, the BMS.
    */
   public double resistance(double kelvin) {
-    return wiring.resistance(kelvin)
+    return own(kelvin) + shared(kelvin);
+  }
+
+  /**
+   * Returns the resistance up to the switch, which is where a second pack joins, Ω: leads on the
+   * pack's side, fuse and, in the discharge path, the BMS.
+   */
+  public double own(double kelvin) {
+    return wiring.resistance(wiring.leads().own(), kelvin)
         + fuse().map(Fuse::resistance).orElse(0.0)
-        + (mainSwitch == null ? 0 : mainSwitch.resistance())
         + protection.inDischargePath().map(Bms::resistance).orElse(0.0);
+  }
+
+  /** Returns the resistance from the switch to the machine and back, Ω. */
+  public double shared(double kelvin) {
+    return wiring.resistance(wiring.leads().shared(), kelvin)
+        + wiring.connectorPairs() * wiring.connector().resistance()
+        + (mainSwitch == null ? 0 : mainSwitch.resistance());
   }
 
   /**
@@ -99,6 +118,6 @@ public record Guard(
     } else {
       changed.remove(part);
     }
-    return new Guard(protection, charge, fusing, wiring, mainSwitch, precharge, changed);
+    return withLocked(changed);
   }
 }

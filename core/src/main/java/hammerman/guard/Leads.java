@@ -13,7 +13,6 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param switchToMachine from the switch to the machine's positive input
  * @param machineToBms from the machine's negative input back to the BMS, or the pack without one
  * @param bmsToPack from the BMS to the pack's negative end
- * @param chargePort from the pack to the charge port, one way
  */
 @RecordBuilder
 public record Leads(
@@ -21,8 +20,7 @@ public record Leads(
     @In(Unit.METRE) double fuseToSwitch,
     @In(Unit.METRE) double switchToMachine,
     @In(Unit.METRE) double machineToBms,
-    @In(Unit.METRE) double bmsToPack,
-    @In(Unit.METRE) double chargePort)
+    @In(Unit.METRE) double bmsToPack)
     implements LeadsBuilder.With {
   private static final double LONGEST = 100;
 
@@ -32,12 +30,21 @@ public record Leads(
     Valid.range("Lead from switch to machine", switchToMachine, 0, LONGEST, Unit.METRE);
     Valid.range("Lead from machine to BMS", machineToBms, 0, LONGEST, Unit.METRE);
     Valid.range("Lead from BMS to pack", bmsToPack, 0, LONGEST, Unit.METRE);
-    Valid.range("Lead to the charge port", chargePort, 0, LONGEST, Unit.METRE);
   }
 
   /** Returns the length of the main circuit, out and back, m. */
   public double main() {
-    return packToFuse + fuseToSwitch + switchToMachine + machineToBms + bmsToPack;
+    return own() + shared();
+  }
+
+  /** Returns the length on the pack's side of the switch, m. */
+  public double own() {
+    return packToFuse + fuseToSwitch + bmsToPack;
+  }
+
+  /** Returns the length from the switch to the machine and back, m. */
+  public double shared() {
+    return switchToMachine + machineToBms;
   }
 
   /** Returns these leads longer or shorter by a factor. */
@@ -47,7 +54,6 @@ public record Leads(
         fuseToSwitch * factor,
         switchToMachine * factor,
         machineToBms * factor,
-        bmsToPack * factor,
-        chargePort * factor);
+        bmsToPack * factor);
   }
 }

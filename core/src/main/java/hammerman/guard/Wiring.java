@@ -6,10 +6,9 @@ import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
- * The leads between pack, fuse, switch, machine and charge port.
+ * The leads between pack, fuse, switch and machine.
  *
  * @param wire of the main circuit
- * @param chargeWire of the charge port
  * @param leads their lengths
  * @param slack share by which each is cut longer
  * @param connector kind of the connectors in the main circuit
@@ -17,12 +16,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  */
 @RecordBuilder
 public record Wiring(
-    Wire wire,
-    Wire chargeWire,
-    Leads leads,
-    @In(Unit.PERCENT) double slack,
-    Connector connector,
-    int connectorPairs)
+    Wire wire, Leads leads, @In(Unit.PERCENT) double slack, Connector connector, int connectorPairs)
     implements WiringBuilder.With {
 
   public Wiring {
@@ -30,9 +24,8 @@ public record Wiring(
     Valid.count("Connector pairs", connectorPairs, 0, 50);
   }
 
-  /** Returns the resistance of the main circuit with its connectors at a temperature (K), Ω. */
-  public double resistance(double kelvin) {
-    return wire.resistance(leads.main() * (1 + slack), kelvin)
-        + connectorPairs * connector.resistance();
+  /** Returns the resistance of a length (m, slack to be added) of main wire at a temperature, Ω. */
+  public double resistance(double length, double kelvin) {
+    return wire.resistance(length * (1 + slack), kelvin);
   }
 }

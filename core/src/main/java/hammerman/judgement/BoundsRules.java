@@ -3,6 +3,7 @@ package hammerman.judgement;
 import hammerman.chain.Speeds;
 import hammerman.duty.Drive;
 import hammerman.duty.Load;
+import hammerman.finding.Finding.Measure;
 import hammerman.finding.Station;
 import hammerman.judgement.Rule.Found;
 import hammerman.unit.Figures;
@@ -69,7 +70,8 @@ final class BoundsRules {
         "The pack weighs about %s; the limit is %s."
             .formatted(
                 Figures.of(c.pack().mass(), Unit.KILOGRAM), Figures.of(limit, Unit.KILOGRAM)),
-        "Use fewer cells or a cell with more energy per mass.");
+        "Use fewer cells or a cell with more energy per mass.",
+        Measure.most("mass", c.pack().mass(), limit, Unit.KILOGRAM));
   }
 
   private static Optional<Found> volume(Case c) {
@@ -81,7 +83,8 @@ final class BoundsRules {
         "Larger than the room there is",
         "In a plain box the cells take about %s; there is room for %s."
             .formatted(Figures.of(c.pack().volume(), Unit.LITRE), Figures.of(limit, Unit.LITRE)),
-        "Use fewer cells or a cell with more energy in its size.");
+        "Use fewer cells or a cell with more energy in its size.",
+        Measure.most("volume", c.pack().volume(), limit, Unit.LITRE));
   }
 
   private static Optional<Found> budget(Case c) {
@@ -93,7 +96,8 @@ final class BoundsRules {
         "Dearer than the budget",
         "The cells cost %s; the budget is %s."
             .formatted(Figures.fixed(c.pack().cost(), 0), Figures.fixed(limit, 0)),
-        "Use fewer cells or a cheaper cell.");
+        "Use fewer cells or a cheaper cell.",
+        Measure.most("cost of the cells", c.pack().cost(), limit, Unit.MONEY));
   }
 
   private static Optional<Found> localPower(Case c) {
@@ -107,7 +111,8 @@ final class BoundsRules {
         "The duty draws up to %s; you entered %s as the local limit."
             .formatted(Figures.of(most, Unit.WATT), Figures.of(limit, Unit.WATT)),
         "Local rules come first: read what they measure (often rated motor power, not battery"
-            + " power), and set the machine's limit accordingly.");
+            + " power), and set the machine's limit accordingly.",
+        Measure.most("power", most, limit, Unit.WATT));
   }
 
   private static double fastest(Case c) {
@@ -131,7 +136,8 @@ final class BoundsRules {
                 .formatted(speed(unloaded), speed(fastest))
             + " current for its torque and mostly makes heat.",
         "A reduction near %s would suit, or fewer groups in series."
-            .formatted(reduction(c, drive, fastest)));
+            .formatted(reduction(c, drive, fastest)),
+        Measure.least("fastest stretch", fastest, SLOW_SHARE * unloaded, Unit.KILOMETRE_PER_HOUR));
   }
 
   private static Optional<Found> tooSlow(Case c) {
@@ -146,7 +152,9 @@ final class BoundsRules {
         "You ask for %s; at 10 %% charge the drive does %s with nothing to pull."
             .formatted(speed(fastest), speed(speeds.get().nearlyEmpty())),
         "A reduction near %s, more groups in series, or a slower stretch."
-            .formatted(reduction(c, drive, fastest)));
+            .formatted(reduction(c, drive, fastest)),
+        Measure.most(
+            "fastest stretch", fastest, speeds.get().nearlyEmpty(), Unit.KILOMETRE_PER_HOUR));
   }
 
   private static String reduction(Case c, Drive drive, double fastest) {

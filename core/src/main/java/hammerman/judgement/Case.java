@@ -3,26 +3,33 @@ package hammerman.judgement;
 import hammerman.cell.CellType;
 import hammerman.chain.Chain;
 import hammerman.chain.Layout;
+import hammerman.circuit.Circuit;
 import hammerman.design.Design;
 import hammerman.duty.Duty;
 import hammerman.guard.Guard;
 import hammerman.heat.HeatMap;
 import hammerman.pack.Pack;
 import hammerman.simulation.Run;
+import hammerman.simulation.TwinRun;
 import java.util.Optional;
 
 /**
- * What a rule looks at.
+ * What is judged.
  *
- * @param chain the chain of ratings, with its design
- * @param duty the duty, run from the charge ceiling in the hottest air
+ * @param circuit the circuit, with its design
+ * @param duty the duty of the first pack alone, run from the charge ceiling in the hottest air
+ * @param pair the duty of two packs together, if there are two
  * @param layout the layout in the box, if it is known
  * @param heat temperatures of its cells through the duty, if it is known
  */
-public record Case(Chain chain, Run duty, Optional<Layout> layout, Optional<HeatMap> heat) {
-  /** The highest voltage the pack is charged to or could reach, V. */
-  double highestVoltage() {
-    return Math.max(guard().charge().voltage(), pack().fullVoltage());
+public record Case(
+    Circuit circuit,
+    Run duty,
+    Optional<TwinRun> pair,
+    Optional<Layout> layout,
+    Optional<HeatMap> heat) {
+  Chain chain() {
+    return circuit.chain();
   }
 
   /** The hottest cell in the duty, K. */
@@ -31,7 +38,7 @@ public record Case(Chain chain, Run duty, Optional<Layout> layout, Optional<Heat
   }
 
   Design design() {
-    return chain.design();
+    return circuit.design();
   }
 
   Duty asked() {

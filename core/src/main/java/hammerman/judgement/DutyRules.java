@@ -1,9 +1,10 @@
 package hammerman.judgement;
 
-import static hammerman.judgement.Text.amperes;
-import static hammerman.judgement.Text.celsius;
-import static hammerman.judgement.Text.percent;
+import static hammerman.judgement.Phrases.amperes;
+import static hammerman.judgement.Phrases.celsius;
+import static hammerman.judgement.Phrases.percent;
 
+import hammerman.finding.Finding.Measure;
 import hammerman.finding.Station;
 import hammerman.judgement.Rule.Found;
 import hammerman.simulation.Outcome;
@@ -35,6 +36,12 @@ final class DutyRules {
               "Whether the pack can deliver the power asked at all.",
               DutyRules::cannotDeliver),
           new Rule(
+              "duty.pair",
+              "two packs",
+              Station.GUARD,
+              "With two packs: whether together they serve the duty.",
+              DutyRules::pair),
+          new Rule(
               "duty.trips",
               "trips",
               Station.GUARD,
@@ -56,11 +63,14 @@ final class DutyRules {
   private DutyRules() {}
 
   private static Optional<Found> energyShort(Case c) {
+    if (c.pair().isPresent()) {
+      return Optional.empty();
+    }
     String who =
         switch (c.duty().outcome()) {
           case Outcome.BmsCutOff o ->
-              "the BMS cuts off at " + Text.cellVolts(o.limit()) + " per cell";
-          case Outcome.MachineCutOut o -> "the machine cuts out at " + Text.volts(o.limit());
+              "the BMS cuts off at " + Phrases.cellVolts(o.limit()) + " per cell";
+          case Outcome.MachineCutOut o -> "the machine cuts out at " + Phrases.volts(o.limit());
           case Outcome.Empty o -> "the cells are empty";
           case Outcome.Complete o -> "";
           case Outcome.TooHot o -> "";
@@ -82,13 +92,39 @@ final class DutyRules {
                 percent(share),
                 Figures.of(c.duty().totals().energyOut(), Unit.WATT_HOUR),
                 who),
-        parallel > c.pack().parallel()
-            ? "Use about %d in parallel, a cell with more capacity, or ask for less."
-                .formatted(parallel)
-            : "Use more capacity, or ask for less.");
+        c.duty().outcome() instanceof Outcome.MachineCutOut && c.duty().endSoc() > 0.3
+            ? "Voltage is lacking, not capacity: more groups in series, or a machine that cuts out"
+                + " lower."
+            : parallel > c.pack().parallel()
+                ? "Use about %d in parallel, a cell with more capacity, or ask for less."
+                    .formatted(parallel)
+                : "Use more capacity, or ask for less.",
+        Measure.least("time served", c.duty().endTime(), wanted, Unit.HOUR));
+  }
+
+  private static Optional<Found> pair(Case c) {
+    double wanted = c.asked().task().load().duration();
+    return c.pair()
+        .filter(run -> !run.served())
+        .flatMap(
+            run ->
+                Found.stop(
+                    "The two packs end before the duty does",
+                    "Together they go on for %s of %s (%s); the first is then at %s, the second at %s."
+                        .formatted(
+                            Figures.duration(run.endTime()),
+                            Figures.duration(wanted),
+                            percent(run.endTime() / wanted),
+                            percent(run.first().endSoc()),
+                            percent(run.second().endSoc())),
+                    "More capacity in either, or ask for less.",
+                    Measure.least("time served", run.endTime(), wanted, Unit.HOUR)));
   }
 
   private static Optional<Found> tooHot(Case c) {
+    if (c.pair().isPresent()) {
+      return Optional.empty();
+    }
     if (!(c.duty().outcome() instanceof Outcome.TooHot hot)) {
       return Optional.empty();
     }
@@ -99,10 +135,17 @@ final class DutyRules {
                 celsius(c.asked().surroundings().hottestInUse()),
                 celsius(hot.limit()),
                 Figures.duration(c.duty().endTime())),
-        "Add parallel cells, take a cell with less resistance, or let the box shed more heat.");
+        c.asked().surroundings().hottestInUse() >= hot.limit() - 2
+            ? "The air alone is nearly that hot: keep the pack out of it."
+            : "Add parallel cells, take a cell with less resistance, or let the box shed more"
+                + " heat.",
+        Measure.most("hottest cell", hot.temperature(), hot.limit(), Unit.CELSIUS));
   }
 
   private static Optional<Found> cannotDeliver(Case c) {
+    if (c.pair().isPresent()) {
+      return Optional.empty();
+    }
     if (!(c.duty().outcome() instanceof Outcome.CannotDeliver o)) {
       return Optional.empty();
     }
@@ -110,10 +153,14 @@ final class DutyRules {
         "The pack cannot deliver this power",
         "%s is asked; at that moment the pack can give %s at most."
             .formatted(Figures.of(o.demand(), Unit.WATT), Figures.of(o.most(), Unit.WATT)),
-        "Add cells in parallel or in series.");
+        "Add cells in parallel or in series.",
+        Measure.most("power", o.demand(), o.most(), Unit.WATT));
   }
 
   private static Optional<Found> trips(Case c) {
+    if (c.pair().isPresent()) {
+      return Optional.empty();
+    }
     if (!(c.duty().outcome() instanceof Outcome.OverCurrent o)) {
       return Optional.empty();
     }
@@ -125,21 +172,24 @@ final class DutyRules {
                 amperes(o.current()),
                 amperes(o.threshold()),
                 Figures.duration(o.delay())),
-        "Take a BMS with a threshold above %s, or a softer load.".formatted(amperes(o.current())));
+        "Take a BMS with a threshold of %s or more, or a softer load."
+            .formatted(Figures.atLeast(o.current(), Unit.AMPERE)),
+        Measure.most("current", o.current(), o.threshold(), Unit.AMPERE));
   }
 
   private static Optional<Found> shortWhenWorn(Case c) {
     double ceiling = c.chain().ceiling();
     double used = ceiling - c.duty().endSoc();
     double left = c.asked().habits().endOfLife() * ceiling;
-    if (!c.duty().outcome().complete() || used <= left) {
+    if (c.pair().isPresent() || !c.duty().outcome().complete() || used <= left) {
       return Optional.empty();
     }
     return Found.note(
         "Enough when new, short when worn",
         "The duty takes %s of the new capacity; at the end of life %s is left."
             .formatted(percent(used), percent(left)),
-        "Accept a shorter duty in the last years, or add a cell in parallel.");
+        "Accept a shorter duty in the last years, or add a cell in parallel.",
+        Measure.most("charge used", used, left, Unit.PERCENT));
   }
 
   private static Optional<Found> peakAboveMachine(Case c) {
@@ -152,6 +202,7 @@ final class DutyRules {
         "The hardest moment is above the machine's own limit",
         "“%s” is entered as %s, but the machine lets through %s."
             .formatted(c.asked().hardest().name(), amperes(peak), amperes(machine)),
-        "Check both readings off the controller; the pack is judged for the higher one.");
+        "Check both readings off the controller; the pack is judged for the higher one.",
+        Measure.most("hardest moment", peak, machine, Unit.AMPERE));
   }
 }

@@ -1,9 +1,10 @@
 package hammerman.judgement;
 
-import static hammerman.judgement.Text.amperes;
-import static hammerman.judgement.Text.percent;
+import static hammerman.judgement.Phrases.amperes;
+import static hammerman.judgement.Phrases.percent;
 
 import hammerman.chain.Layout;
+import hammerman.finding.Finding.Measure;
 import hammerman.finding.Station;
 import hammerman.fit.Grouping;
 import hammerman.interconnect.Network;
@@ -37,22 +38,10 @@ final class FitRules {
               "The continuous current of the hardest-worked cell of the layout against its rating.",
               FitRules::cell),
           solved(
-              "fit.strip",
-              "strip piece",
-              "The continuous current of the strongest piece of strip against that for a 20 K"
-                  + " rise.",
-              FitRules::strip),
-          solved(
-              "fit.peak",
-              "strip peak",
-              "The hardest moment's current in the strongest piece of strip against what it stands"
-                  + " for as long, if it suits for long.",
-              FitRules::peak),
-          solved(
               "fit.share",
               "cell share",
-              "How unevenly the cells of a group share its current, above 125 %, if no cell or"
-                  + " strip is overloaded.",
+              "How unevenly the cells of a group share its current, above 125 %, if no cell is"
+                  + " overloaded.",
               FitRules::share),
           rule(
               "fit.heat",
@@ -90,7 +79,8 @@ final class FitRules {
         : Found.stop(
             "The pack does not go into this box",
             l.arrangement().why(),
-            "Give it more room, fewer cells, or another pattern.");
+            "Give it more room, fewer cells, or another pattern.",
+            Measure.most("cells without a place", 1, 0, Unit.ONE));
   }
 
   private static Optional<Found> moves(Case c, Layout l) {
@@ -99,7 +89,8 @@ final class FitRules {
         : Found.stop(
             "Moves by hand have broken a group",
             String.join(" ", l.arrangement().faults()),
-            "Take the last move back.");
+            "Take the last move back.",
+            Measure.most("broken groups", l.arrangement().faults().size(), 0, Unit.ONE));
   }
 
   private static Optional<Found> cell(Case c, Grouping g, Network n) {
@@ -112,43 +103,8 @@ final class FitRules {
         "One cell works beyond its rating",
         "The layout gives it %s for long, where an equal share is %s; it is rated %s."
             .formatted(amperes(most), amperes(n.current() / g.parallel()), amperes(rated)),
-        "Use doubled or copper strip, join the leads to whole groups, or let more pairs touch.");
-  }
-
-  private static Optional<Found> strip(Case c, Grouping g, Network n) {
-    return n.hardestWorked()
-        .filter(s -> s.load() > 1)
-        .flatMap(
-            s ->
-                Found.warn(
-                    "A piece of strip runs hot",
-                    "In this layout one piece carries %s for long; %s warms by 20 K at %s. One cell carries %s of an equal share."
-                        .formatted(
-                            amperes(Math.abs(s.current())),
-                            s.strip().text(),
-                            amperes(s.strip().ampacity()),
-                            percent(n.worstShare(g))),
-                    "See what mends it under Strips: doubled or copper strip there, or another"
-                        + " take-off."));
-  }
-
-  private static Optional<Found> peak(Case c, Grouping g, Network n) {
-    double by = c.chain().demand().peak() / n.current();
-    double seconds = c.chain().demand().peakDuration();
-    return n.hardestWorked()
-        .filter(s -> s.load() <= 1)
-        .filter(s -> Math.abs(s.current()) * by > s.strip().shortTimeAmpacity(seconds))
-        .flatMap(
-            s ->
-                Found.warn(
-                    "A piece of strip runs hot in the hardest moment",
-                    "It carries %s for %s; %s stands %s for as long."
-                        .formatted(
-                            amperes(Math.abs(s.current()) * by),
-                            Figures.of(seconds, Unit.SECOND),
-                            s.strip().text(),
-                            amperes(s.strip().shortTimeAmpacity(seconds))),
-                    "Use doubled or copper strip there."));
+        "Use doubled or copper strip, join the leads to whole groups, or let more pairs touch.",
+        Measure.most("current of one cell", most, rated, Unit.AMPERE));
   }
 
   private static Optional<Found> heat(Case c, Layout l) {
@@ -162,22 +118,24 @@ final class FitRules {
                     "One cell reaches its temperature limit",
                     "In this layout the hottest cell is at %s after %s of the duty, the pack as a whole at %s; the limit is %s."
                         .formatted(
-                            Text.celsius(m.hottest()),
+                            Phrases.celsius(m.hottest()),
                             Figures.duration(m.hottestTime()),
-                            Text.celsius(c.duty().extremes().peakTemperature()),
-                            Text.celsius(limit)),
-                    "See what cools it under Heat: another filling, a wider gap, a fan."));
+                            Phrases.celsius(c.duty().extremes().peakTemperature()),
+                            Phrases.celsius(limit)),
+                    "See what cools it under Heat: another filling, a wider gap, a fan.",
+                    Measure.most("hottest cell", m.hottest(), limit, Unit.CELSIUS)));
   }
 
   private static Optional<Found> share(Case c, Grouping g, Network n) {
     double worst = n.worstShare(g);
-    if (worst <= UNEVEN || cell(c, g, n).isPresent() || strip(c, g, n).isPresent()) {
+    if (worst <= UNEVEN || cell(c, g, n).isPresent()) {
       return Optional.empty();
     }
     return Found.note(
         "Cells of a group share unevenly",
         "The hardest-worked cell carries %s of an equal share and will age first."
             .formatted(percent(worst)),
-        "Use doubled or copper strip, join the leads to whole groups, or let more pairs touch.");
+        "Use doubled or copper strip, join the leads to whole groups, or let more pairs touch.",
+        Measure.most("share of the hardest-worked cell", worst, UNEVEN, Unit.PERCENT));
   }
 }

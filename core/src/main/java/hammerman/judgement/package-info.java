@@ -1,6 +1,7 @@
 /**
- * Rules that turn a design and its results into judgements, worst first. Each rule is small, has an
- * id and looks at one thing. Start with {@link hammerman.judgement.Judge#judge}.
+ * Findings about a design, worst first: rows of the {@link hammerman.circuit.Circuit}'s stress
+ * table whose limit is passed, and rules about duty, bounds and fit. Start with {@link
+ * hammerman.judgement.Judge#judge}.
  */
 @NullMarked
 package hammerman.judgement;

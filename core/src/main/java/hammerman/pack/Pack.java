@@ -12,9 +12,10 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param parallel cells in a group, 1 to {@value #MOST_PARALLEL}
  * @param strip what joins them
  * @param cooling how the box sheds heat
+ * @param lot where its cells come from, which says how far they differ
  */
 @RecordBuilder
-public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling cooling)
+public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling cooling, Lot lot)
     implements PackBuilder.With {
   /** The longest string handled. */
   public static final int MOST_SERIES = 250;
@@ -113,6 +114,6 @@ public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling
   }
 
   public Pack withCounts(int newSeries, int newParallel) {
-    return new Pack(cell, newSeries, newParallel, strip, cooling);
+    return new Pack(cell, newSeries, newParallel, strip, cooling, lot);
   }
 }

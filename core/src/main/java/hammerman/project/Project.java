@@ -6,6 +6,7 @@ import hammerman.duty.Duty;
 import hammerman.fit.FitPlan;
 import hammerman.guard.Guard;
 import hammerman.pack.Pack;
+import hammerman.readymade.ReadyMadeUse;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
@@ -49,6 +50,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
    * @param guard what protects it
    * @param second a second pack used with it, if any
    * @param fit how it is fitted, if that was begun
+   * @param readyMade a ready-made battery on the same machine, if any
    * @param acknowledged judgements that the user has taken note of
    */
   public record Variant(
@@ -57,6 +59,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
       Guard guard,
       @Nullable SecondPack second,
       @Nullable FitPlan fit,
+      @Nullable ReadyMadeUse readyMade,
       List<Acknowledgement> acknowledged) {
     public Variant {
       Valid.text("Variant name", name);
@@ -94,7 +97,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
   /** Returns the design being worked on. */
   public Design design() {
     Variant v = variant();
-    return new Design(duty, v.pack(), v.guard(), v.second(), v.fit());
+    return new Design(duty, v.pack(), v.guard(), v.second(), v.fit(), v.readyMade());
   }
 
   /** Returns this project with its active variant and duty taken from a design. */
@@ -108,6 +111,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
             design.guard(),
             design.second(),
             design.fit(),
+            design.readyMade(),
             variant().acknowledged()));
     return new Project(name, notes, design.duty(), changed, active);
   }
@@ -117,7 +121,9 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
     List<Variant> changed = new ArrayList<>(variants);
     Variant v = variants.get(index);
     changed.set(
-        index, new Variant(value, v.pack(), v.guard(), v.second(), v.fit(), v.acknowledged()));
+        index,
+        new Variant(
+            value, v.pack(), v.guard(), v.second(), v.fit(), v.readyMade(), v.acknowledged()));
     return new Project(name, notes, duty, changed, active);
   }
 
@@ -125,7 +131,15 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
   public Project plusVariant(String variantName) {
     List<Variant> more = new ArrayList<>(variants);
     Variant v = variant();
-    more.add(new Variant(variantName, v.pack(), v.guard(), v.second(), v.fit(), v.acknowledged()));
+    more.add(
+        new Variant(
+            variantName,
+            v.pack(),
+            v.guard(),
+            v.second(),
+            v.fit(),
+            v.readyMade(),
+            v.acknowledged()));
     return new Project(name, notes, duty, more, more.size() - 1);
   }
 
@@ -140,7 +154,9 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
     List<Acknowledgement> list = new ArrayList<>(v.acknowledged());
     list.removeIf(a -> a.id().equals(id));
     reason.ifPresent(r -> list.add(new Acknowledgement(id, r)));
-    changed.set(active, new Variant(v.name(), v.pack(), v.guard(), v.second(), v.fit(), list));
+    changed.set(
+        active,
+        new Variant(v.name(), v.pack(), v.guard(), v.second(), v.fit(), v.readyMade(), list));
     return new Project(name, notes, duty, changed, active);
   }
 

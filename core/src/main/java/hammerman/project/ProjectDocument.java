@@ -24,7 +24,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 record ProjectDocument(String format, int version, Project project) {
   static final String FORMAT = "hammerman-project";
-  static final int VERSION = 2;
+  static final int VERSION = 3;
 
   static byte[] write(Project project) {
     return JsonMapping.MAPPER.writeValueAsBytes(new ProjectDocument(FORMAT, VERSION, project));
@@ -57,8 +57,11 @@ record ProjectDocument(String format, int version, Project project) {
           Reason.INVALID, name + ": “version” must be a whole number from 1 to " + VERSION + ".");
     }
     refuseNulls(tree, "", name);
-    if (version < VERSION) {
+    if (version < 2) {
       Migration.fromFirst((ObjectNode) tree);
+    }
+    if (version < VERSION) {
+      Migration.fromSecond((ObjectNode) tree);
     }
     try {
       return JsonMapping.MAPPER.treeToValue(tree, ProjectDocument.class).project();

@@ -112,12 +112,12 @@ public record StartRun(
    */
   private static double share(HardStart start, double t, double source, double inner, double emf) {
     double d = start.ramp() > 0 ? Math.min(1, t / start.ramp()) : 1;
-    if (flow(start, d, source, inner, emf) <= start.cap()) {
+    if (flow(start, d, source, inner, emf) <= start.limit()) {
       return d;
     }
     double top = d;
     return Root.bisect(
-        x -> flow(start, x, source, inner, emf) - start.cap(), emf / source, top, 1e-6);
+        x -> flow(start, x, source, inner, emf) - start.limit(), emf / source, top, 1e-6);
   }
 
   private static double flow(HardStart start, double d, double source, double inner, double emf) {

@@ -1,6 +1,6 @@
 /**
  * Replacing a sealed lead battery by cells of another chemistry: {@link
- * hammerman.replacement.LeadBattery#suggest}.
+ * hammerman.replacement.Replacement#suggest}.
  */
 @NullMarked
 package hammerman.replacement;

@@ -6,7 +6,7 @@ import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.duty.Load;
 import hammerman.guard.Bms;
-import hammerman.guard.BmsClass;
+import hammerman.guard.Guard;
 import hammerman.pack.Assembly;
 import java.util.Arrays;
 
@@ -126,33 +126,17 @@ public record TwinRun(
       this.joining = second.joining();
       this.load = load;
       double ambient = design.duty().surroundings().hottestInUse();
-      double own = design.guard().protection().inDischargePath().map(Bms::resistance).orElse(0.0);
-      outer = design.guard().resistance(ambient) - own;
+      outer = design.guard().shared(ambient);
       cutOut = design.duty().machine().cutOutVoltage();
       mostOut = design.duty().machine().peakCurrent();
       mostBack = design.guard().allowedRegeneration(design.duty().machine().regenerationCurrent());
-      double floor =
-          design
-              .guard()
-              .protection()
-              .inDischargePath()
-              .map(Bms::cutOffVoltage)
-              .orElse(design.pack().cell().cutOffVoltage());
-      var cell = second.pack().cell();
-      double secondFloor =
-          second.bmsVoltage() > 0 ? BmsClass.cutOffFor(cell) : cell.cutOffVoltage();
       int expected = (int) Math.min(2e6, load.duration() / STEP + load.steps().size() * 2.0 + 8);
       every = Math.max(1, expected / MOST_STEPS + 1);
       int size = expected / every + load.rounds() * load.steps().size() + 8;
-      a = new Branch(chain.path().assembly(), own, second.firstSoc(), ambient, floor, size);
+      a = new Branch(chain.path().assembly(), design.guard(), second.firstSoc(), ambient, size);
       b =
           new Branch(
-              Assembly.estimated(second.pack()),
-              second.pathResistance(),
-              second.soc(),
-              ambient,
-              secondFloor,
-              size);
+              Assembly.estimated(second.pack()), second.guard(), second.soc(), ambient, size);
       if (joining == Joining.SWITCH_OVER) {
         b.waiting = true;
       }
@@ -334,9 +318,14 @@ public record TwinRun(
     private double hottest;
     private double openedAt = Double.NaN;
 
-    Branch(Assembly assembly, double path, double soc, double ambient, double floor, int size) {
-      state = new UniformPack(assembly, path, soc, ambient);
-      this.floor = floor;
+    Branch(Assembly assembly, Guard guard, double soc, double ambient, int size) {
+      state = new UniformPack(assembly, guard.own(ambient), soc, ambient);
+      floor =
+          guard
+              .protection()
+              .inDischargePath()
+              .map(Bms::cutOffVoltage)
+              .orElse(assembly.pack().cell().cutOffVoltage());
       hottestAllowed = assembly.pack().cell().temperatures().dischargeHighest();
       currents = new double[size];
       socs = new double[size];

@@ -25,6 +25,38 @@ public final class Figures {
     return withUnit(plain(unit.fromCore(core)), unit);
   }
 
+  /** Writes the least of what is needed: three significant digits, rounded up. */
+  public static String atLeast(double core, Unit unit) {
+    return rounded(core, unit, RoundingMode.CEILING);
+  }
+
+  /** Writes the most of what is allowed: three significant digits, rounded down. */
+  public static String atMost(double core, Unit unit) {
+    return rounded(core, unit, RoundingMode.FLOOR);
+  }
+
+  private static String rounded(double core, Unit unit, RoundingMode mode) {
+    double value = unit.fromCore(core);
+    if (!Double.isFinite(value) || value == 0) {
+      return of(core, unit);
+    }
+    // What only binary rounding has added does not count as more.
+    BigDecimal exact = new BigDecimal(value).round(new MathContext(9, RoundingMode.HALF_EVEN));
+    BigDecimal three = exact.round(new MathContext(3, mode));
+    return withUnit(minus(three.stripTrailingZeros().toPlainString()), unit);
+  }
+
+  /** Writes two values with as many digits as it takes to tell them apart, three at least. */
+  public static String[] apart(double a, double b, Unit unit) {
+    String first = of(a, unit);
+    String second = of(b, unit);
+    for (int decimals = 1; decimals < 7 && first.equals(second) && a != b; decimals++) {
+      first = of(a, unit, decimals);
+      second = of(b, unit, decimals);
+    }
+    return new String[] {first, second};
+  }
+
   /** Writes a plain number with three significant digits; never in exponent form. */
   public static String number(double value) {
     if (!Double.isFinite(value)) {

@@ -2,6 +2,7 @@ package hammerman.wiring;
 
 import hammerman.chain.Chain;
 import hammerman.design.Design;
+import hammerman.guard.ChargePort;
 import hammerman.guard.Guard;
 import hammerman.guard.Leads;
 import hammerman.guard.Wire;
@@ -58,6 +59,7 @@ public record WiringPlan(List<Run> runs, Map<String, Double> totals, double drop
     Wiring w = guard.wiring();
     Leads l = w.leads();
     double main = chain.demand().continuous();
+    ChargePort port = guard.chargePort();
     double charger = guard.charge().current();
     double hottest = design.duty().surroundings().hottestInUse();
     boolean bms = guard.protection().bms().isPresent();
@@ -66,18 +68,23 @@ public record WiringPlan(List<Run> runs, Map<String, Double> totals, double drop
     boolean switched = guard.mainSwitch() != null;
     String plug = w.connectorPairs() > 0 ? w.connector().name() : "";
     List<Run> runs = new ArrayList<>();
-    Maker m = new Maker(w, hottest, runs);
+    Maker m = new Maker(w, port.wire(), hottest, runs);
     String afterPack = fused ? "Main fuse" : switched ? "Switch" : "Machine +";
     m.main(
         "Pack +",
         afterPack,
         true,
-        l.packToFuse(),
+        l.packToFuse() + (fused ? 0 : l.fuseToSwitch() + (switched ? 0 : l.switchToMachine())),
         main,
-        fused ? "lug, lug" : "lug, " + half(plug, true));
+        fused || switched ? "lug, lug" : "lug, " + half(plug, true));
     if (fused) {
       m.main(
-          "Main fuse", switched ? "Switch" : "Machine +", true, l.fuseToSwitch(), main, "lug, lug");
+          "Main fuse",
+          switched ? "Switch" : "Machine +",
+          true,
+          l.fuseToSwitch() + (switched ? 0 : l.switchToMachine()),
+          main,
+          switched ? "lug, lug" : "lug, " + half(plug, true));
     }
     if (switched) {
       m.main("Switch", "Machine +", true, l.switchToMachine(), main, "lug, " + half(plug, true));
@@ -86,25 +93,28 @@ public record WiringPlan(List<Run> runs, Map<String, Double> totals, double drop
         "Machine −",
         path ? "BMS output" : "Pack −",
         false,
-        l.machineToBms(),
+        l.machineToBms() + (path ? 0 : l.bmsToPack()),
         main,
         half(plug, false) + ", lug");
     if (path) {
       m.main("BMS battery side", "Pack −", false, l.bmsToPack(), main, "lug, lug");
     }
-    m.charge("Charge port +", "Pack +", true, l.chargePort(), charger);
+    m.charge("Charge port +", "Pack +", true, port.length(), charger);
     m.charge(
         "Charge port −",
         bms ? (path ? "BMS output" : "BMS charge input") : "Pack −",
         false,
-        l.chargePort(),
+        port.length(),
         charger);
     Map<String, Double> totals = new LinkedHashMap<>();
     for (Run r : runs) {
       totals.merge(
           r.wire().text() + (r.positive() ? ", positive" : ", negative"), r.length(), Double::sum);
     }
-    return new WiringPlan(runs, totals, main * w.resistance(hottest));
+    return new WiringPlan(
+        runs,
+        totals,
+        main * (w.resistance(l.main(), hottest) + w.connectorPairs() * w.connector().resistance()));
   }
 
   private static String half(String plug, boolean positive) {
@@ -114,14 +124,14 @@ public record WiringPlan(List<Run> runs, Map<String, Double> totals, double drop
             + (positive ? "positive" : "negative");
   }
 
-  private record Maker(Wiring wiring, double kelvin, List<Run> runs) {
+  private record Maker(Wiring wiring, Wire chargeWire, double kelvin, List<Run> runs) {
     void main(
         String from, String to, boolean positive, double length, double current, String ends) {
       add(from, to, positive, wiring.wire(), length, current, ends);
     }
 
     void charge(String from, String to, boolean positive, double length, double current) {
-      add(from, to, positive, wiring.chargeWire(), length, current, "port, lug");
+      add(from, to, positive, chargeWire, length, current, "port, lug");
     }
 
     private void add(

@@ -7,7 +7,7 @@ import hammerman.Samples;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.duty.Task;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Severity;
 import hammerman.pack.Assembly;
 import hammerman.unit.Unit;
@@ -30,7 +30,7 @@ class ForecastTest {
     assertThat(forecast.charge().time() / 3600).isBetween(2.0, 5.0);
     assertThat(forecast.life().years()).isBetween(1.0, 6.0);
     assertThat(forecast.judgements())
-        .extracting(Judgement::id)
+        .extracting(Finding::id)
         .containsExactly(
             "voltage.cutsOutUnderLoad", "fit.strip", "duty.shortWhenWorn", "charge.hot");
   }

@@ -15,7 +15,7 @@ import hammerman.duty.Task;
 import hammerman.duty.Task.ByLog.LogStep;
 import hammerman.duty.Vehicle;
 import hammerman.finding.Derivation;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.guard.Bms;
 import hammerman.guard.ChargePlan;
 import hammerman.guard.Fuse;
@@ -68,7 +68,7 @@ class RandomDesignTest {
         Derivation d = Workings.of(h, f);
         assertThat(d.toString()).doesNotContain("NaN", "Infinity", "∞");
       }
-      for (Judgement j : f.judgements()) {
+      for (Finding j : f.judgements()) {
         assertThat(j.why() + j.fix() + j.title())
             .as(j.id())
             .doesNotContain("NaN", "∞", "%s", "null");

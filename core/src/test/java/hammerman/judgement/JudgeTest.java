@@ -10,7 +10,7 @@ import hammerman.design.SecondPack.Joining;
 import hammerman.duty.Drive;
 import hammerman.duty.Duty;
 import hammerman.duty.Task;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Severity;
 import hammerman.fit.Arrangement;
 import hammerman.fit.FitPlan;
@@ -526,13 +526,13 @@ class JudgeTest {
                 DynamicTest.dynamicTest(
                     f.id() + " " + f.severity(),
                     () -> {
-                      Optional<Judgement> found = find(f.id(), f.flawed().apply(SOUND));
+                      Optional<Finding> found = find(f.id(), f.flawed().apply(SOUND));
                       assertThat(found).as("on the flawed design").isPresent();
-                      Judgement j = found.orElseThrow();
+                      Finding j = found.orElseThrow();
                       assertThat(j.severity()).isEqualTo(f.severity());
                       assertThat(j.why()).as("a reason with figures").matches("(?s).*\\d.*");
                       assertThat(j.fix()).isNotBlank();
-                      assertThat(find(f.id(), f.repaired().apply(SOUND)).map(Judgement::severity))
+                      assertThat(find(f.id(), f.repaired().apply(SOUND)).map(Finding::severity))
                           .as("on the repaired design")
                           .isNotEqualTo(Optional.of(f.severity()));
                     }));
@@ -546,7 +546,7 @@ class JudgeTest {
   @Test
   void theWorstComesFirst() {
     Design bad = fuse(hardest(charge(none(SOUND), 56), 61, 12), 40);
-    List<Severity> order = Forecast.of(bad).judgements().stream().map(Judgement::severity).toList();
+    List<Severity> order = Forecast.of(bad).judgements().stream().map(Finding::severity).toList();
     assertThat(order).isSorted().contains(Severity.STOP, Severity.WARN, Severity.NOTE);
   }
 
@@ -570,7 +570,7 @@ class JudgeTest {
         .containsExactlyInAnyOrderElementsOf(ids);
   }
 
-  private static Optional<Judgement> find(String id, Design d) {
+  private static Optional<Finding> find(String id, Design d) {
     Forecast f = Forecast.of(d);
     return Judge.judge(new Case(f.chain(), f.duty(), f.layout(), f.thermal().map())).stream()
         .filter(j -> j.id().equals(id))

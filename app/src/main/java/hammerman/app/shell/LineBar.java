@@ -1,7 +1,7 @@
 package hammerman.app.shell;
 
 import hammerman.app.session.Session;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Severity;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
@@ -86,11 +86,11 @@ final class LineBar extends HBox {
         });
   }
 
-  private State state(Station station, List<Judgement> judgements) {
+  private State state(Station station, List<Finding> judgements) {
     Severity worst =
         judgements.stream()
             .filter(j -> j.station() == station || station == Station.FORECAST)
-            .map(Judgement::severity)
+            .map(Finding::severity)
             .min(Severity::compareTo)
             .orElse(Severity.NOTE);
     if (!session.isSeen(station) && !session.isEdited(station)) {

@@ -4,7 +4,7 @@ import hammerman.app.control.TypedField;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.finding.Derivation;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Severity;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
@@ -39,7 +39,7 @@ final class Rail extends VBox {
   private final Consumer<Station> go;
   private final Label heading = new Label();
   private final VBox list = new VBox(8);
-  private List<Judgement> shown = List.of();
+  private List<Finding> shown = List.of();
   private List<Project.Acknowledgement> noted = List.of();
   private Bench.@Nullable Working working;
   private @Nullable Forecast forecast;
@@ -93,12 +93,12 @@ final class Rail extends VBox {
     }
   }
 
-  private static String summary(List<Judgement> judgements) {
+  private static String summary(List<Finding> judgements) {
     return "Judgements: "
-        + (judgements.isEmpty() ? "nothing to object to" : Judgement.tally(judgements));
+        + (judgements.isEmpty() ? "nothing to object to" : Finding.tally(judgements));
   }
 
-  private Node card(Judgement j) {
+  private Node card(Finding j) {
     String severity = j.severity().name().toLowerCase(Locale.ROOT);
     Region mark = new Region();
     mark.getStyleClass().setAll("mark", severity);
@@ -136,7 +136,7 @@ final class Rail extends VBox {
   }
 
   /** A link that shows a folded judgement whole. */
-  private Button unfold(Judgement j) {
+  private Button unfold(Finding j) {
     Button link = new Button("Why, and what to do");
     link.setId("unfold-" + j.id().replace('.', '-'));
     link.getStyleClass().setAll("link");
@@ -149,7 +149,7 @@ final class Rail extends VBox {
   }
 
   /** A link that takes note of a judgement with a reason, or takes that back. */
-  private Button acknowledge(Judgement j, VBox card, boolean noted) {
+  private Button acknowledge(Finding j, VBox card, boolean noted) {
     Button link = new Button(noted ? "Take back" : "Acknowledge");
     link.setId((noted ? "take-back-" : "acknowledge-") + j.id().replace('.', '-'));
     link.getStyleClass().setAll("link");
@@ -172,7 +172,7 @@ final class Rail extends VBox {
     return link;
   }
 
-  private String note(Judgement j, Optional<String> reason) {
+  private String note(Finding j, Optional<String> reason) {
     try {
       session.edit(
           (reason.isPresent() ? "Acknowledge " : "Take back ") + j.title(),

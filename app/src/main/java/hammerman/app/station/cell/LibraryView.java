@@ -6,7 +6,7 @@ import hammerman.app.picture.Role;
 import hammerman.app.station.Bench;
 import hammerman.cell.CellType;
 import hammerman.design.Design;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Trial;
@@ -293,12 +293,12 @@ final class LibraryView extends HBox {
   }
 
   /** Shows how each cell would do at the present counts. */
-  private void verdicts(List<CellType> cells, List<Optional<Judgement>> found) {
+  private void verdicts(List<CellType> cells, List<Optional<Finding>> found) {
     for (int k = 0; k < cells.size(); k++) {
       Label label = verdicts.get(cells.get(k));
       if (label != null) {
-        Optional<Judgement> worst = found.get(k);
-        label.setText(worst.map(Judgement::word).orElse("serves"));
+        Optional<Finding> worst = found.get(k);
+        label.setText(worst.map(Finding::word).orElse("serves"));
         String style =
             worst.map(j -> j.severity().name().toLowerCase(Locale.ROOT)).orElse("serves");
         if (!label.getStyleClass().contains(style)) {

@@ -6,7 +6,7 @@ import hammerman.app.session.Session;
 import hammerman.app.station.Page;
 import hammerman.cell.CellType;
 import hammerman.design.Design;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Trial;
 import hammerman.unit.Figures;
@@ -57,7 +57,7 @@ final class SideBySide extends VBox {
           new Row("Hottest", c -> Figures.of(c.trial().peakTemperature(), Unit.CELSIUS, 0)),
           new Row("Left after the duty", c -> Figures.of(c.trial().margin(), Unit.PERCENT, 0)),
           new Row("Life", c -> Figures.fixed(c.years(), 1) + " years"),
-          new Row("At these counts", c -> c.trial().worst().map(Judgement::word).orElse("serves")),
+          new Row("At these counts", c -> c.trial().worst().map(Finding::word).orElse("serves")),
           new Row("Figures", c -> c.cell().source()));
 
   SideBySide(Session session, ObservableList<String> compared) {

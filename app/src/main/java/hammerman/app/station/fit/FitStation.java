@@ -45,6 +45,10 @@ public final class FitStation implements StationView {
   private final Views views = new Views();
   private final Map<Overlay, ToggleButton> overlays = new EnumMap<>(Overlay.class);
   private final Map<Face, ToggleButton> faces = new EnumMap<>(Face.class);
+
+  /** Room for the longest name of a sheet, px. */
+  private static final double NEXT_WIDTH = 156;
+
   private final PlainButton nextSheet;
   private final HeatPanel heat;
   private final VBox begin;
@@ -66,8 +70,7 @@ public final class FitStation implements StationView {
     cell.setWrapText(true);
     cell.setMinHeight(36);
     cell.setMaxWidth(Double.MAX_VALUE);
-    nextSheet.setMinWidth(Button.USE_PREF_SIZE);
-    nextSheet.managedProperty().bind(nextSheet.visibleProperty());
+    nextSheet.setMinWidth(NEXT_WIDTH);
     nextSheet.setVisible(false);
     heat = new HeatPanel(state);
     CutPanel cut = new CutPanel(state, bench.files());

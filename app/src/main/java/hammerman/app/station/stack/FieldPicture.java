@@ -3,7 +3,7 @@ package hammerman.app.station.stack;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Role;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Severity;
 import hammerman.forecast.StackField;
 import hammerman.forecast.StackField.Measure;
@@ -195,7 +195,7 @@ final class FieldPicture extends Picture {
     if (h <= 14) {
       return;
     }
-    String word = s.worst().map(Judgement::word).orElse("serves");
+    String word = s.worst().map(Finding::word).orElse("serves");
     double wide = pen.width(Pen.TEXT, word);
     double size = wide > w - 4 ? 9 : Pen.TEXT;
     boolean warn = warned(s);

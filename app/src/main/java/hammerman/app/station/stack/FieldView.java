@@ -9,7 +9,7 @@ import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.design.Design;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
@@ -146,7 +146,7 @@ final class FieldView extends HBox {
                           s.counts(),
                           signed(Unit.WATT_HOUR.fromCore(s.energy() - now.energy()), 0) + " Wh",
                           signed(s.mass() - now.mass(), 1) + " kg",
-                          s.worst().map(Judgement::word).orElse("serves"))));
+                          s.worst().map(Finding::word).orElse("serves"))));
     }
     steps.show(rows);
   }

@@ -4,7 +4,7 @@ import hammerman.app.control.TypedField;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Page;
-import hammerman.finding.Judgement;
+import hammerman.finding.Finding;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
@@ -64,7 +64,7 @@ final class VariantsView extends VBox {
           figure("Life", Headline.LIFE),
           new Row(
               "Judgements",
-              f -> f.judgements().isEmpty() ? "none" : Judgement.tally(f.judgements())));
+              f -> f.judgements().isEmpty() ? "none" : Finding.tally(f.judgements())));
 
   private final Session session;
   private final VBox list = new VBox(4);
