@@ -9,6 +9,9 @@ import hammerman.design.SecondPack.Joining;
 import hammerman.finding.Station;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
+import hammerman.guard.Guard;
+import hammerman.guard.Leads;
+import hammerman.pack.Lot;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -130,8 +133,19 @@ final class Walk {
   private void two() {
     var pack = session.project().variant().pack();
     var worn = pack.cell().withHealth(new Health(0.85, 1.4));
+    Guard guard = session.project().variant().guard();
+    Guard own =
+        guard
+            .withWiring(guard.wiring().withLeads(new Leads(0.1, 0.3, 0, 0, 0.2)))
+            .withMainSwitch(null)
+            .withPrecharge(null);
     SecondPack second =
-        new SecondPack(pack.withCell(worn).withCounts(13, 4), Joining.PARALLEL, 0.97, 1, 5e-3, 80);
+        new SecondPack(
+            pack.withCell(worn).withCounts(13, 4).withLot(Lot.MIXED),
+            own,
+            Joining.PARALLEL,
+            0.97,
+            1);
     session.editDesign("Second pack", Station.GUARD, d -> d.withSecond(second));
     frame.go(Station.GUARD, "two");
   }

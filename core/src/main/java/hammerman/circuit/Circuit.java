@@ -108,11 +108,15 @@ public final class Circuit {
    */
   public double margin(Link link) {
     if (link.charging()) {
-      double current = sides.get(link.part().second() ? 1 : 0).guard().charge().current();
-      return 1 - current / link.continuous();
+      return 1 - chargeCurrent(link) / link.continuous();
     }
     int k = duty.worst(link.share(), link.stands());
     return 1 - link.share() * duty.amperes(k) / link.stands().at(duty.seconds(k));
+  }
+
+  /** Returns the current of the charger that feeds the pack of a link, A. */
+  public double chargeCurrent(Link link) {
+    return sides.get(link.part().second() ? 1 : 0).guard().charge().current();
   }
 
   /** Returns the link of the main circuit with the least margin. */

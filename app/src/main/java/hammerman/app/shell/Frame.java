@@ -279,6 +279,7 @@ public final class Frame {
       list.add(Command.of("Go to " + s.label(), digits[s.ordinal()], () -> go(s)));
     }
     list.add(Command.of("Show the judgements", KeyCode.J, this::showJudgements));
+    list.add(Command.of("Do the first remedy", KeyCode.ENTER, () -> tell(rail.first())));
     list.add(Command.of("Day or night", KeyCode.T, () -> setTheme(theme.other())));
     list.add(Command.of("Larger", KeyCode.EQUALS, () -> scale(0.1)));
     list.add(Command.of("Smaller", KeyCode.MINUS, () -> scale(-0.1)));

@@ -1,18 +1,24 @@
 package hammerman.app.shell;
 
 import hammerman.app.control.TypedField;
+import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
+import hammerman.design.Design;
 import hammerman.finding.Derivation;
 import hammerman.finding.Finding;
 import hammerman.finding.Severity;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.project.Project;
+import hammerman.remedy.Remedy;
 import hammerman.unit.InvalidValue;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -43,7 +49,11 @@ final class Rail extends VBox {
   private List<Project.Acknowledgement> noted = List.of();
   private Bench.@Nullable Working working;
   private @Nullable Forecast forecast;
+  private @Nullable Design curedFor;
   private final Set<String> unfolded = new HashSet<>();
+  private final Latest trying = new Latest("remedies");
+  private final Map<String, List<Remedy>> remedies = new HashMap<>();
+  private final Map<String, VBox> places = new HashMap<>();
 
   Rail(Session session, Consumer<Station> go) {
     this.session = session;
@@ -83,6 +93,7 @@ final class Rail extends VBox {
   void showJudgements() {
     working = null;
     shown = forecast == null ? List.of() : forecast.judgements();
+    places.clear();
     noted = session.project().variant().acknowledged();
     heading.setText(summary(shown));
     list.getChildren().setAll(shown.stream().map(this::card).toList());
@@ -90,6 +101,80 @@ final class Rail extends VBox {
       Label calm = new Label("Every rating lines up and the duty is served.");
       calm.getStyleClass().add("answer");
       list.getChildren().add(calm);
+    }
+    cure();
+  }
+
+  /** Looks for what cures the findings, in the background, worst first. */
+  private void cure() {
+    Forecast f = forecast;
+    if (f == null || shown.isEmpty()) {
+      trying.cancel();
+      return;
+    }
+    if (!f.design().equals(curedFor)) {
+      remedies.clear();
+      curedFor = f.design();
+    }
+    next(f);
+  }
+
+  private void next(Forecast f) {
+    places.forEach((id, place) -> place.getChildren().setAll(offers(id)));
+    shown.stream()
+        .filter(j -> places.containsKey(j.id()) && !remedies.containsKey(j.id()))
+        .findFirst()
+        .ifPresent(
+            j ->
+                trying.submit(
+                    () -> Remedy.of(f, j, session.parts()),
+                    found -> {
+                      remedies.put(j.id(), found);
+                      next(f);
+                    }));
+  }
+
+  private List<Node> offers(String id) {
+    List<Remedy> found = remedies.get(id);
+    if (found == null) {
+      return List.of(text("Looking for what cures it …", "effect"));
+    }
+    if (found.isEmpty()) {
+      return List.of();
+    }
+    List<Node> nodes = new ArrayList<>();
+    for (int k = 0; k < found.size(); k++) {
+      Remedy r = found.get(k);
+      Button act = new Button("Do this: " + r.what());
+      act.setId("remedy-" + id.replace('.', '-') + "-" + (k + 1));
+      act.getStyleClass().setAll("button", "remedy");
+      act.setWrapText(true);
+      act.setMaxWidth(Double.MAX_VALUE);
+      act.setMinHeight(Region.USE_PREF_SIZE);
+      act.setAccessibleText("Do this: " + r.what() + "; " + r.effect());
+      act.setOnAction(e -> apply(r));
+      nodes.add(new VBox(1, act, text(r.effect(), "effect")));
+    }
+    return nodes;
+  }
+
+  /** Does the first remedy of the gravest finding that has one; says so, or why not. */
+  String first() {
+    for (Finding j : shown) {
+      List<Remedy> found = remedies.get(j.id());
+      if (found != null && !found.isEmpty()) {
+        Remedy r = found.getFirst();
+        apply(r);
+        return "Done: " + r.what() + ". Ctrl+Z takes it back.";
+      }
+    }
+    return shown.isEmpty() ? "Nothing needs a cure." : "No cure by a change of parts was found.";
+  }
+
+  private void apply(Remedy r) {
+    // The remedy is a whole design: it holds for the one that it was tried on.
+    if (session.project().design().equals(curedFor)) {
+      session.editDesign(r.what(), Station.GUARD, d -> r.design());
     }
   }
 
@@ -120,7 +205,12 @@ final class Rail extends VBox {
       card.getChildren().add(new HBox(14, unfold(j), link));
     } else {
       if (reason.isEmpty()) {
-        card.getChildren().addAll(text(j.why(), "why"), text(j.fix(), "fix"));
+        VBox offers = new VBox(4);
+        places.put(j.id(), offers);
+        card.getChildren().addAll(text(j.why(), "why"), text(j.fix(), "fix"), offers);
+        if (!j.caution().isEmpty()) {
+          card.getChildren().add(text(j.caution(), "mind"));
+        }
       } else {
         card.getChildren().add(text("Acknowledged: " + reason.get(), "fix"));
       }

@@ -75,6 +75,12 @@ final class DutyForms {
         Unit.MICROFARAD,
         d -> d.machine().inputCapacitance(),
         (d, v) -> d.withMachine(d.machine().withInputCapacitance(v)));
+    in(
+        form,
+        "Draws while off",
+        Unit.MILLIAMPERE,
+        d -> d.machine().standingCurrent(),
+        (d, v) -> d.withMachine(d.machine().withStandingCurrent(v)));
     form.section("Hardest moment")
         .text(
             "What happens",
@@ -155,6 +161,12 @@ final class DutyForms {
         (d, v) -> d.withSurroundings(d.surroundings().withColdestCharging(v)));
     in(
         form,
+        "Hottest charging",
+        Unit.CELSIUS,
+        d -> d.surroundings().hottestCharging(),
+        (d, v) -> d.withSurroundings(d.surroundings().withHottestCharging(v)));
+    in(
+        form,
         "Coldest in storage",
         Unit.CELSIUS,
         d -> d.surroundings().coldestStored(),
@@ -183,6 +195,12 @@ final class DutyForms {
         Unit.PERCENT,
         d -> d.habits().storageSoc(),
         (d, v) -> d.withHabits(d.habits().withStorageSoc(v)));
+    in(
+        form,
+        "Longest rest",
+        Unit.DAY,
+        d -> d.habits().longestRest(),
+        (d, v) -> d.withHabits(d.habits().withLongestRest(v)));
     in(
         form,
         "Worn out at capacity",

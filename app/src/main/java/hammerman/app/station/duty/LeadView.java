@@ -3,11 +3,14 @@ package hammerman.app.station.duty;
 import hammerman.app.control.QuantityField;
 import hammerman.app.session.Session;
 import hammerman.design.Design;
+import hammerman.duty.LeadBattery;
 import hammerman.finding.Station;
-import hammerman.replacement.LeadBattery;
+import hammerman.project.Project;
+import hammerman.replacement.Replacement;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
+import java.util.Objects;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -25,7 +28,8 @@ final class LeadView extends VBox {
   private final Session session;
   private final GridPane cards = new GridPane(12, 12);
   private final Label words = new Label();
-  private LeadBattery battery = new LeadBattery(12, 20);
+  private static final LeadBattery USUAL = new LeadBattery(12, 20);
+  private final Button keep = new Button();
   private final QuantityField voltage =
       new QuantityField("Lead battery", Unit.VOLT, false, v -> set(v, null));
   private final QuantityField capacity =
@@ -41,7 +45,11 @@ final class LeadView extends VBox {
     words.setMinHeight(USE_PREF_SIZE);
     words.setWrapText(true);
     HBox fields =
-        new HBox(8, label("Lead battery"), voltage, label("V,"), capacity, label("Ah at 20 h"));
+        new HBox(
+            8, label("Lead battery"), voltage, label("V,"), capacity, label("Ah at 20 h"), keep);
+    keep.setId("lead-keep");
+    keep.getStyleClass().addAll("plain", "small");
+    keep.setOnAction(e -> keep(session.project().duty().replaces() == null ? battery() : null));
     fields.setStyle("-fx-alignment: center-left;");
     voltage.setPrefColumnCount(5);
     capacity.setPrefColumnCount(5);
@@ -57,7 +65,15 @@ final class LeadView extends VBox {
     caution.setMinHeight(USE_PREF_SIZE);
     caution.setMaxWidth(Double.MAX_VALUE);
     getChildren().addAll(fields, complaint, words, cards, caution);
+    session.projectProperty().addListener((o, was, is) -> follow(was, is));
     refresh();
+  }
+
+  private void follow(Project was, Project is) {
+    if (!Objects.equals(was.duty().replaces(), is.duty().replaces())
+        || was.variants().size() != is.variants().size()) {
+      refresh();
+    }
   }
 
   private static Label label(String text) {
@@ -67,14 +83,31 @@ final class LeadView extends VBox {
   }
 
   private void set(@Nullable Double volts, @Nullable Double ampereHours) {
-    battery =
+    LeadBattery battery = battery();
+    LeadBattery typed =
         new LeadBattery(
             volts == null ? battery.voltage() : volts,
             ampereHours == null ? battery.capacity() : ampereHours);
-    refresh();
+    keep(typed);
+  }
+
+  /** The battery kept in the project; a usual one until then. */
+  private LeadBattery battery() {
+    LeadBattery kept = session.project().duty().replaces();
+    return kept == null ? USUAL : kept;
+  }
+
+  private void keep(@Nullable LeadBattery value) {
+    session.edit(
+        "Lead battery",
+        Station.DUTY,
+        p -> p.withDesign(p.design().withDuty(p.duty().withReplaces(value))));
   }
 
   private void refresh() {
+    LeadBattery battery = battery();
+    boolean kept = session.project().duty().replaces() != null;
+    keep.setText(kept ? "It replaces none" : "It replaces this one");
     voltage.show(battery.voltage());
     capacity.show(battery.capacity());
     words.setText(
@@ -83,15 +116,15 @@ final class LeadView extends VBox {
                     Figures.of(battery.charged(), Unit.VOLT, 1),
                     Figures.of(battery.cutOff(), Unit.VOLT, 1))
             + " "
-            + String.join(" ", LeadBattery.always()));
+            + String.join(" ", Replacement.always()));
     cards.getChildren().clear();
-    List<LeadBattery.Suggestion> all = battery.suggest(session.library());
+    List<Replacement.Suggestion> all = new Replacement(battery).suggest(session.library());
     for (int k = 0; k < Math.min(SHOWN, all.size()); k++) {
       cards.add(card(all.get(k)), k % 2, k / 2);
     }
   }
 
-  private Node card(LeadBattery.Suggestion s) {
+  private Node card(Replacement.Suggestion s) {
     String counts = s.counts();
     Label title = new Label(counts + " of " + s.cell().name());
     title.getStyleClass().add("title");

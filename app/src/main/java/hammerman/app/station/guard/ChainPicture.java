@@ -4,62 +4,146 @@ import hammerman.app.picture.Pen;
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
-import hammerman.chain.Chain;
 import hammerman.chain.Demand;
 import hammerman.chain.FuseWindow;
-import hammerman.chain.Link;
+import hammerman.circuit.Circuit;
+import hammerman.circuit.Link;
+import hammerman.circuit.Part;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
+import java.util.function.Consumer;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The chain of ratings: one ampere axis, a row for each link with its continuous rating as a solid
- * bar and its short-time rating as a hatched one, and the duty's two demands drawn through all of
- * them.
+ * The circuit on one ampere axis: a row for each part that carries current, first the main circuit,
+ * then the charge side. The solid bar is what it carries for long, the hatched one what it stands
+ * for the length of the hardest moment; the two lines are what the duty asks of it. A press, or the
+ * arrows, choose a part.
  */
 final class ChainPicture extends Picture {
-  private static final double LEFT = 178;
+  private static final double LEFT = 190;
   private static final double RIGHT = 14;
-  private static final double TOP = 44;
-  private static final double BOTTOM = 22;
+  private static final double TOP = 38;
+  private static final double BOTTOM = 20;
 
-  private @Nullable Chain chain;
+  /** Rows are not drawn thinner than this, px. */
+  private static final double LEAST_ROW = 17;
 
-  ChainPicture() {
+  private final Consumer<Link> choose;
+  private @Nullable Circuit circuit;
+  private int chosen;
+
+  /**
+   * @param choose takes the part that is chosen
+   */
+  ChainPicture(Consumer<Link> choose) {
     super("The chain of ratings on one ampere axis");
+    this.choose = choose;
+    setId("chain-picture");
+    setFocusTraversable(true);
+    getStyleClass().add("chooser");
+    setOnMousePressed(
+        e -> {
+          requestFocus();
+          choose((int) Math.floor((e.getY() - TOP) / step()));
+        });
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
   }
 
-  void show(Chain value) {
-    chain = value;
-    Link weakest = value.weakest();
-    setAccessibleHelp("weakest link: " + weakest.name());
+  private void key(KeyEvent e) {
+    if (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.UP) {
+      choose(chosen + (e.getCode() == KeyCode.DOWN ? 1 : -1));
+      e.consume();
+    }
+  }
+
+  void show(Circuit value) {
+    circuit = value;
+    List<Link> links = value.links();
+    chosen = Math.min(chosen, links.size() - 1);
+    setMinHeight(TOP + BOTTOM + LEAST_ROW * links.size());
+    setPrefHeight(getMinHeight());
+    setAccessibleHelp("weakest link: " + value.weakest().part().name());
+    choose.accept(links.get(chosen));
     redraw();
+  }
+
+  /** Chooses a part by its kind, of the first pack. */
+  void choose(Part.Kind kind) {
+    if (circuit != null) {
+      List<Link> links = circuit.links();
+      for (int k = 0; k < links.size(); k++) {
+        if (links.get(k).part().kind() == kind && !links.get(k).part().second()) {
+          choose(k);
+          return;
+        }
+      }
+    }
+  }
+
+  private void choose(int row) {
+    if (circuit != null && row >= 0 && row < circuit.links().size()) {
+      chosen = row;
+      Link link = circuit.links().get(row);
+      setAccessibleText(link.part().label() + ", " + link.part().name());
+      choose.accept(link);
+      redraw();
+    }
+  }
+
+  private double step() {
+    int rows = circuit == null ? 1 : circuit.links().size();
+    return (getHeight() - TOP - BOTTOM) / rows;
   }
 
   @Override
   protected void paint(Pen pen, double width, double height) {
-    Chain c = chain;
+    Circuit c = circuit;
     if (c == null) {
       return;
     }
-    Demand demand = c.demand();
+    Demand demand = c.chain().demand();
     double most = Math.max(demand.continuous(), demand.peak());
-    double ratings = c.links().stream().mapToDouble(Link::shortTime).max().orElse(most);
+    double moment = demand.peakDuration();
+    List<Link> links = c.links();
+    double ratings = links.stream().mapToDouble(l -> l.stands().at(moment)).max().orElse(most);
     Scale x =
         new Scale(
             0, Math.max(1.15 * most, Math.min(ratings * 1.05, 2.6 * most)), LEFT, width - RIGHT);
     axis(pen, x, height);
-    List<Link> links = c.links();
-    double step = (height - TOP - BOTTOM) / links.size();
+    double step = step();
     Link weakest = c.weakest();
     for (int k = 0; k < links.size(); k++) {
-      row(pen, links.get(k), demand, links.get(k).equals(weakest), x, TOP + k * step, step);
-      if (links.get(k).kind() == Link.Kind.FUSE) {
-        window(pen, c.fuseWindow(), x, TOP + k * step, step);
+      Row row = new Row(links.get(k), TOP + k * step, step);
+      if (k == chosen) {
+        pen.fill(Role.FAINT, 0, row.y(), width, step);
+      }
+      bars(pen, c, row, x, moment);
+      asked(pen, c, row, x);
+      words(pen, c, row, links.get(k).equals(weakest), x, moment);
+      if (row.link().part().kind() == Part.Kind.FUSE && !row.link().part().second()) {
+        window(pen, c.chain().fuseWindow(), x, row);
+      }
+      if (k > 0 && row.link().charging() && !links.get(k - 1).charging()) {
+        pen.line(Role.RULE, 1, 4, row.y(), width - RIGHT, row.y());
+        pen.wordsBefore(Role.SOFT, Pen.TEXT, x.to(), row.y() + step / 2, "charge side");
       }
     }
-    demand(pen, demand, x, height);
+    heads(pen, demand, x);
+  }
+
+  /** One part with its place. */
+  private record Row(Link link, double y, double step) {
+    double middle() {
+      return y + step / 2;
+    }
+
+    double thick() {
+      return Math.min(12, step * 0.5);
+    }
   }
 
   private static void axis(Pen pen, Scale x, double height) {
@@ -70,105 +154,117 @@ final class ChainPicture extends Picture {
             Role.SOFT,
             Pen.TEXT,
             x.at(tick),
-            height - BOTTOM + 12,
+            height - BOTTOM + 11,
             Figures.fixed(tick, x.decimals(60)));
       }
     }
     pen.line(Role.INK, 1, x.from(), height - BOTTOM, x.to(), height - BOTTOM);
-    pen.wordsBefore(Role.SOFT, Pen.TEXT, x.to(), height - BOTTOM + 12, "Current, A");
+    pen.wordsBefore(Role.SOFT, Pen.TEXT, x.to(), height - BOTTOM + 11, "Current, A");
   }
 
-  private static void row(
-      Pen pen, Link link, Demand demand, boolean weakest, Scale x, double y, double step) {
-    double thick = Math.min(16, step * 0.36);
-    double top = y + step * 0.5 - thick / 2;
-    boolean over = link.margin(demand) < 0;
-    Role bar = over ? Role.HOT : Role.COOL;
-    double shortEnd = Math.min(x.at(link.shortTime()), x.to());
-    double longEnd = Math.min(x.at(link.continuous()), x.to());
-    pen.frame(bar, 1, x.from(), top, shortEnd - x.from(), thick);
-    pen.hatch(bar, x.from(), top, shortEnd - x.from(), thick);
-    pen.fill(bar, x.from(), top, longEnd - x.from(), thick);
-    double middle = y + step * 0.5;
-    pen.strong(Role.INK, 13, 4, middle, title(link.kind()));
-    pen.figureBefore(
-        Role.SOFT,
-        Pen.TEXT,
-        x.from() - 8,
-        middle,
-        Figures.compact(link.continuous()) + " / " + Figures.compact(link.shortTime()) + " A");
-    double room = x.to() - shortEnd - 12;
-    if (!weakest && pen.width(Pen.TEXT, link.name()) < room) {
-      pen.tag(Role.SOFT, Pen.TEXT, shortEnd + 8, middle, link.name());
-    } else if (!weakest) {
-      double at = Math.min(shortEnd, x.to()) - pen.width(Pen.TEXT, link.name()) - 10;
-      pen.tag(Role.SOFT, Pen.TEXT, at, middle, link.name());
+  private static void bars(Pen pen, Circuit c, Row row, Scale x, double moment) {
+    Role bar = c.margin(row.link()) < 0 ? Role.HOT : Role.COOL;
+    double top = row.middle() - row.thick() / 2;
+    double shortEnd = end(x, row.link().stands().at(moment));
+    double longEnd = end(x, row.link().continuous());
+    pen.frame(bar, 1, x.from(), top, shortEnd - x.from(), row.thick());
+    pen.hatch(bar, x.from(), top, shortEnd - x.from(), row.thick());
+    pen.fill(bar, x.from(), top, longEnd - x.from(), row.thick());
+  }
+
+  private static double end(Scale x, double amperes) {
+    return Math.min(x.at(amperes), x.to());
+  }
+
+  /** What the duty, or the charger, asks of a part. */
+  private static void asked(Pen pen, Circuit c, Row row, Scale x) {
+    if (row.link().charging()) {
+      double charger = end(x, c.chargeCurrent(row.link()));
+      pen.line(Role.INK, 1.5, charger, row.y(), charger, row.y() + row.step());
+      return;
     }
-    if (weakest) {
-      String word =
-          over
-              ? link.name() + ", overloaded by " + percent(-link.margin(demand))
-              : link.name() + ", the weakest link, " + percent(link.margin(demand)) + " to spare";
-      double at = Math.min(shortEnd + 10, x.to() - pen.width(12.5, word));
-      pen.tag(over ? Role.HOT : Role.INK, 12, at, y + step * 0.5, word);
+    double share = row.link().share();
+    double continuous = end(x, share * c.chain().demand().continuous());
+    double peak = end(x, share * c.chain().demand().peak());
+    pen.line(Role.INK, 1.5, continuous, row.y(), continuous, row.y() + row.step());
+    pen.dashed(Role.INK, 1.5, peak, row.y(), peak, row.y() + row.step());
+  }
+
+  private static void words(Pen pen, Circuit c, Row row, boolean weakest, Scale x, double moment) {
+    Link link = row.link();
+    pen.strong(
+        Role.INK,
+        12,
+        4,
+        row.middle(),
+        link.part().kind().label() + (link.part().second() ? " 2" : ""));
+    String figures =
+        Figures.compact(link.continuous())
+            + " / "
+            + Figures.compact(link.stands().at(moment))
+            + " A";
+    pen.figureBefore(Role.SOFT, Pen.TEXT, x.from() - 8, row.middle(), figures);
+    double margin = c.margin(link);
+    String word = link.part().name();
+    if (margin < 0) {
+      word += ", over by " + percent(-margin);
+    } else if (weakest) {
+      word += ", the weakest link, " + percent(margin) + " to spare";
     }
+    if (link.part().kind() == Part.Kind.CHARGE_LEAD && link.protectors().isEmpty()) {
+      word += ", protected by nobody";
+    }
+    Role role = margin < 0 ? Role.HOT : weakest ? Role.INK : Role.SOFT;
+    double shortEnd = end(x, link.stands().at(moment));
+    double room = x.to() - shortEnd - 10 - (link.charging() ? 76 : 0);
+    double at =
+        pen.width(Pen.TEXT, word) < room
+            ? shortEnd + 8
+            : Math.max(x.from() + 4, shortEnd - pen.width(Pen.TEXT, word) - 10);
+    pen.tag(role, Pen.TEXT, at, row.middle(), word);
   }
 
   private static String percent(double share) {
     return Figures.of(share, Unit.PERCENT, 0);
   }
 
-  private static String title(Link.Kind kind) {
-    return switch (kind) {
-      case CELLS -> "Cells";
-      case CELL_FUSES -> "Cell fuses";
-      case STRIP -> "Strips";
-      case BMS -> "BMS";
-      case FUSE -> "Fuse";
-      case SWITCH -> "Switch";
-      case CONNECTOR -> "Connectors";
-      case WIRE -> "Main wire";
-      case MACHINE -> "Machine";
-    };
-  }
-
-  /** The ratings that suit the fuse, as a bracket above its bar. */
-  private static void window(Pen pen, FuseWindow window, Scale x, double y, double step) {
-    double at = y + step * 0.5 - Math.min(16, step * 0.36) / 2 - 6;
+  /** The ratings that suit the fuse, as a bracket on its row. */
+  private static void window(Pen pen, FuseWindow window, Scale x, Row row) {
     if (window.empty()) {
-      pen.tag(Role.HOT, Pen.TEXT, x.from() + 2, at - 3, "no rating suits this wire");
       return;
     }
+    double at = row.y() + 2;
     double left = x.at(window.lower());
-    double right = Math.min(x.at(window.upper()), x.to());
+    double right = end(x, window.upper());
     pen.line(Role.INK, 2, left, at, right, at);
-    pen.line(Role.INK, 2, left, at - 4, left, at + 4);
-    pen.line(Role.INK, 2, right, at - 4, right, at + 4);
-    pen.words(Role.INK, Pen.TEXT, right + 6, at - 2, "fuse window");
+    pen.line(Role.INK, 2, left, at - 3, left, at + 3);
+    pen.line(Role.INK, 2, right, at - 3, right, at + 3);
   }
 
-  private static void demand(Pen pen, Demand demand, Scale x, double height) {
+  private static void heads(Pen pen, Demand demand, Scale x) {
     double continuous = x.at(demand.continuous());
     double peak = x.at(demand.peak());
-    double ten = x.at(demand.tenSeconds());
-    if (Math.abs(ten - peak) > 8) {
-      pen.dashed(Role.SOFT, 1, ten, TOP, ten, height - BOTTOM);
-      label(pen, "10 s " + Figures.of(demand.tenSeconds(), Unit.AMPERE), ten, TOP - 3, peak);
-    }
-    pen.line(Role.INK, 1.5, continuous, 32, continuous, height - BOTTOM);
-    pen.dashed(Role.INK, 1.5, peak, 16, peak, height - BOTTOM);
-    String first = "heaviest ten minutes " + Figures.of(demand.continuous(), Unit.AMPERE);
-    String second =
+    pen.line(Role.INK, 1.5, continuous, 28, continuous, TOP);
+    pen.dashed(Role.INK, 1.5, peak, 12, peak, TOP);
+    label(
+        pen,
+        "heaviest ten minutes " + Figures.of(demand.continuous(), Unit.AMPERE),
+        continuous,
+        28,
+        x);
+    label(
+        pen,
         "hardest moment "
             + Figures.of(demand.peak(), Unit.AMPERE)
             + " for "
-            + Figures.duration(demand.peakDuration());
-    label(pen, first, continuous, 32, continuous < peak ? peak : x.to());
-    label(pen, second, peak, 16, x.to());
+            + Figures.duration(demand.peakDuration()),
+        peak,
+        12,
+        x);
   }
 
-  private static void label(Pen pen, String text, double at, double y, double end) {
-    if (at + 6 + pen.width(Pen.TEXT, text) < end) {
+  private static void label(Pen pen, String text, double at, double y, Scale x) {
+    if (at + 6 + pen.width(Pen.TEXT, text) < x.to()) {
       pen.words(Role.INK, Pen.TEXT, at + 6, y, text);
     } else {
       pen.wordsBefore(Role.INK, Pen.TEXT, at - 6, y, text);

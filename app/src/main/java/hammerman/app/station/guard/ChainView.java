@@ -1,11 +1,13 @@
 package hammerman.app.station.guard;
 
 import hammerman.app.control.FigureView;
+import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.choice.Choice;
 import hammerman.choice.Selection;
+import hammerman.circuit.Link;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
@@ -27,6 +29,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** The chain of ratings, and the suggestion of a consistent set with its reasons. */
 final class ChainView extends VBox {
@@ -34,7 +37,10 @@ final class ChainView extends VBox {
 
   private final Session session;
   private final Parts parts;
-  private final ChainPicture chain = new ChainPicture();
+  private final PartPanel part = new PartPanel();
+  private final ChainPicture chain = new ChainPicture(this::open);
+  private final Latest choosing = new Latest("choose-parts");
+  private @Nullable Forecast forecast;
   private final Map<Headline, FigureView> figures = new EnumMap<>(Headline.class);
   private final List<Row> rows = new ArrayList<>();
   private final VBox reasons = new VBox(6);
@@ -50,12 +56,11 @@ final class ChainView extends VBox {
     this.parts = parts;
     figure(bench, "Fuse window", Headline.FUSE_WINDOW);
     figure(bench, "Wire carries", Headline.WIRE_AMPACITY);
-    figure(bench, "Shorted, it gives", Headline.SHORT_CIRCUIT);
+    figure(bench, "Short circuit at the fuse", Headline.SHORT_CIRCUIT);
     figure(bench, "Charges to", Headline.CHARGE_CEILING);
     figure(bench, "Heaviest ten minutes", Headline.CONTINUOUS_CURRENT);
     HBox figureRow = new HBox(14);
     figureRow.getChildren().addAll(figures.values());
-    chain.setPrefHeight(230);
     VBox.setVgrow(chain, Priority.ALWAYS);
     Button suggest = new Button("Suggest a set for this duty");
     suggest.setId("suggest");
@@ -65,7 +70,9 @@ final class ChainView extends VBox {
         new HBox(
             16,
             suggest,
-            line("What would be chosen. Ticked parts stay; press a part to see why.", "answer"));
+            line(
+                "Ticked parts stay; press one to see why. Press a row above to open a part.",
+                "answer"));
     head.setStyle("-fx-alignment: center-left;");
     VBox list = new VBox(1);
     ToggleGroup group = new ToggleGroup();
@@ -75,7 +82,11 @@ final class ChainView extends VBox {
     list.setMinWidth(LIST_WIDTH);
     list.setMaxWidth(LIST_WIDTH);
     reasons.setId("reasons");
-    HBox.setHgrow(reasons, Priority.ALWAYS);
+    VBox reasonsAndPart = new VBox(reasons, part);
+    HBox.setHgrow(reasonsAndPart, Priority.ALWAYS);
+    reasons.managedProperty().bind(reasons.visibleProperty());
+    part.managedProperty().bind(part.visibleProperty());
+    reasons.setVisible(false);
     Label caution =
         line(
             "A shorted pack welds tools and burns hands: rings off, insulated tools, fuse fitted"
@@ -89,7 +100,7 @@ final class ChainView extends VBox {
             figureRow,
             Page.heading("A set that lines up"),
             head,
-            new HBox(20, list, reasons),
+            new HBox(20, list, reasonsAndPart),
             caution);
   }
 
@@ -117,6 +128,8 @@ final class ChainView extends VBox {
         e -> {
           choice.setSelected(true);
           pointed = part;
+          this.part.setVisible(false);
+          reasons.setVisible(true);
           reason();
         });
     rows.add(new Row(part, lock, choice));
@@ -126,11 +139,28 @@ final class ChainView extends VBox {
     return both;
   }
 
+  /** Opens a part of the circuit to its rows of the stress table. */
+  private void open(Link link) {
+    reasons.setVisible(false);
+    part.setVisible(true);
+    if (forecast != null) {
+      part.show(forecast.circuit(), link);
+    }
+  }
+
   void show(Forecast f) {
-    chain.show(f.chain());
+    forecast = f;
+    boolean reasoned = reasons.isVisible();
+    chain.show(f.circuit());
+    reasons.setVisible(reasoned);
+    part.setVisible(!reasoned);
     figures.forEach((headline, view) -> view.show(Workings.figure(headline, f)));
-    choices = Selection.of(f.design(), parts).choices();
-    Guard guard = f.design().guard();
+    choosing.submit(() -> Selection.of(f.design(), parts).choices(), this::fill);
+  }
+
+  private void fill(List<Choice> found) {
+    choices = found;
+    Guard guard = session.project().variant().guard();
     for (Row row : rows) {
       row.lock().setSelected(guard.locked().contains(row.part()));
       String chosen = choice(row.part()).map(Choice::chosen).orElse("none in this school");

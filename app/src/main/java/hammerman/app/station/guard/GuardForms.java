@@ -2,8 +2,12 @@ package hammerman.app.station.guard;
 
 import hammerman.app.control.Form;
 import hammerman.app.session.Session;
+import hammerman.design.SecondPack;
 import hammerman.finding.Station;
 import hammerman.guard.Bms;
+import hammerman.guard.ChargePlan;
+import hammerman.guard.ChargePort;
+import hammerman.guard.Closing;
 import hammerman.guard.Connector;
 import hammerman.guard.Fuse;
 import hammerman.guard.FuseClass;
@@ -14,24 +18,69 @@ import hammerman.guard.Parts;
 import hammerman.guard.Precharge;
 import hammerman.guard.Switch;
 import hammerman.guard.Wire;
+import hammerman.pack.Pack;
 import hammerman.project.Project;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /** The forms of station Guard: every part with its ratings. */
 final class GuardForms {
   private final Session session;
   private final Parts parts;
+  private final boolean second;
 
-  GuardForms(Session session, Parts parts) {
+  /**
+   * Makes the forms of one pack's parts.
+   *
+   * @param second whether they are those of the second pack
+   */
+  GuardForms(Session session, Parts parts, boolean second) {
     this.session = session;
     this.parts = parts;
+    this.second = second;
+  }
+
+  /** The name of a field; those of a second pack begin with “Its”. */
+  private String name(String first) {
+    if (!second) {
+      return first;
+    }
+    boolean word = first.length() < 2 || !Character.isUpperCase(first.charAt(1));
+    return "Its "
+        + (word ? first.substring(0, 1).toLowerCase(Locale.ROOT) : first.charAt(0))
+        + first.substring(1);
+  }
+
+  private boolean has(Project p) {
+    return !second || p.variant().second() != null;
+  }
+
+  private Guard read(Project p) {
+    SecondPack s = p.variant().second();
+    return second && s != null ? s.guard() : p.variant().guard();
+  }
+
+  private Project write(Project p, UnaryOperator<Guard> change) {
+    SecondPack s = p.variant().second();
+    if (!second) {
+      return guard(p, change);
+    }
+    return s == null
+        ? p
+        : p.withDesign(p.design().withSecond(s.withGuard(change.apply(s.guard()))));
+  }
+
+  private Pack pack(Project p) {
+    SecondPack s = p.variant().second();
+    return second && s != null ? s.pack() : p.variant().pack();
   }
 
   private Form form() {
@@ -42,20 +91,21 @@ final class GuardForms {
     return p.withDesign(p.design().withGuard(change.apply(p.variant().guard())));
   }
 
-  static void in(
+  private void in(
       Form form,
       String name,
       Unit unit,
       Function<Guard, Double> read,
       BiFunction<Guard, Double, Guard> write) {
-    form.quantity(
-        name,
+    form.quantityWhen(
+        this::has,
+        name(name),
         unit,
-        p -> read.apply(p.variant().guard()),
-        (p, v) -> guard(p, g -> write.apply(g, v)));
+        p -> read.apply(read(p)),
+        (p, v) -> write(p, g -> write.apply(g, v)));
   }
 
-  private static void when(
+  private void when(
       Form form,
       Predicate<Guard> applies,
       String name,
@@ -63,27 +113,28 @@ final class GuardForms {
       Function<Guard, Double> read,
       BiFunction<Guard, Double, Guard> write) {
     form.quantityWhen(
-        p -> applies.test(p.variant().guard()),
-        name,
+        p -> has(p) && applies.test(read(p)),
+        name(name),
         unit,
-        p -> read.apply(p.variant().guard()),
-        (p, v) -> guard(p, g -> write.apply(g, v)));
+        p -> read.apply(read(p)),
+        (p, v) -> write(p, g -> write.apply(g, v)));
   }
 
   Form protection() {
     Form form = form();
-    form.section("Protection")
-        .choice(
-            "BMS",
-            List.of(School.values()),
-            School::words,
-            p -> School.of(p.variant().guard().protection()),
-            (p, v) -> guard(p, g -> g.withProtection(v.apply(g.protection(), p, parts))));
+    form.sectionWhen("Protection", this::has);
+    form.choiceWhen(
+        this::has,
+        name("BMS"),
+        List.of(School.values()),
+        School::words,
+        p -> School.of(read(p).protection()),
+        (p, v) -> write(p, g -> g.withProtection(v.apply(g.protection(), pack(p), p, parts))));
     form.count(
-        "BMS groups",
-        p -> bms(p.variant().guard()).series(),
+        name("BMS groups"),
+        p -> bms(read(p)).series(),
         (p, n) -> withBms(p, b -> b.withSeries(n)),
-        p -> hasBms(p.variant().guard()));
+        p -> has(p) && hasBms(read(p)));
     bms(form, "Carries for long", Unit.AMPERE, Bms::continuousCurrent, Bms::withContinuousCurrent);
     bms(
         form,
@@ -111,6 +162,7 @@ final class GuardForms {
         Bms::overVoltage,
         (b, v) -> b.withVoltages(b.cutOffVoltage(), v));
     bms(form, "Switches block", Unit.VOLT, Bms::mosfetVoltage, Bms::withMosfetVoltage);
+    bms(form, "Draws itself", Unit.MILLIAMPERE, Bms::quiescentCurrent, Bms::withQuiescentCurrent);
     bms(form, "Resistance", Unit.MILLIOHM, Bms::resistance, Bms::withResistance);
     bms(
         form,
@@ -119,14 +171,14 @@ final class GuardForms {
         b -> b.balance().current(),
         (b, v) -> b.withBalance(new Bms.Balance(b.balance().kind(), v)));
     form.count(
-        "Sensors",
-        p -> bms(p.variant().guard()).temperatureSensors(),
+        name("Sensors"),
+        p -> bms(read(p)).temperatureSensors(),
         (p, n) -> withBms(p, b -> b.withTemperatureSensors(n)),
-        p -> hasBms(p.variant().guard()));
+        p -> has(p) && hasBms(read(p)));
     return form;
   }
 
-  private static void bms(
+  private void bms(
       Form form,
       String name,
       Unit unit,
@@ -134,41 +186,42 @@ final class GuardForms {
       BiFunction<Bms, Double, Bms> write) {
     when(
         form,
-        GuardForms::hasBms,
+        this::hasBms,
         name,
         unit,
         g -> read.apply(bms(g)),
         (g, v) -> g.withProtection(g.protection().withBms(b -> write.apply(b, v))));
   }
 
-  private static boolean hasBms(Guard g) {
+  private boolean hasBms(Guard g) {
     return g.protection().bms().isPresent();
   }
 
-  private static Bms bms(Guard g) {
+  private Bms bms(Guard g) {
     return g.protection().bms().orElseThrow();
   }
 
-  private static Project withBms(Project p, UnaryOperator<Bms> change) {
-    return guard(p, g -> g.withProtection(g.protection().withBms(change)));
+  private Project withBms(Project p, UnaryOperator<Bms> change) {
+    return write(p, g -> g.withProtection(g.protection().withBms(change)));
   }
 
   Form fuses() {
     Form form = form();
-    form.section("Fuses")
-        .choice(
-            "School",
-            List.of(FuseSchool.values()),
-            FuseSchool::words,
-            p -> FuseSchool.of(p.variant().guard().fusing()),
-            (p, v) -> guard(p, g -> g.withFusing(v.apply(g))));
+    form.sectionWhen("Fuses", this::has);
     form.choiceWhen(
-        p -> p.variant().guard().fuse().isPresent(),
-        "Class",
+        this::has,
+        name("School"),
+        List.of(FuseSchool.values()),
+        FuseSchool::words,
+        p -> FuseSchool.of(read(p).fusing()),
+        (p, v) -> write(p, g -> g.withFusing(v.apply(g))));
+    form.choiceWhen(
+        p -> has(p) && read(p).fuse().isPresent(),
+        name("Class"),
         List.of(FuseClass.values()),
         FuseClass::label,
-        p -> fuse(p.variant().guard()).kind(),
-        (p, v) -> guard(p, g -> g.withFuse(f -> f.withKind(v))));
+        p -> fuse(read(p)).kind(),
+        (p, v) -> write(p, g -> g.withFuse(f -> f.withKind(v))));
     when(
         form,
         g -> g.fuse().isPresent(),
@@ -190,22 +243,30 @@ final class GuardForms {
         Unit.AMPERE,
         g -> g.fusing() instanceof Fusing.MainAndCells f ? f.cellRating() : 0.0,
         (g, v) -> g.withFusing(new Fusing.MainAndCells(fuse(g), v)));
-    form.section("Switch and pre-charge");
-    form.choice(
-        "Switch",
+    form.sectionWhen("Switch and pre-charge", this::has);
+    form.choiceWhen(
+        this::has,
+        name("Switch"),
         switches(),
         o -> o.map(Switch::name).orElse("none"),
-        p -> Optional.ofNullable(p.variant().guard().mainSwitch()),
-        (p, v) -> guard(p, g -> g.withMainSwitch(v.orElse(null))));
+        p -> Optional.ofNullable(read(p).mainSwitch()),
+        (p, v) -> write(p, g -> g.withMainSwitch(v.orElse(null))));
+    form.choiceWhen(
+        this::has,
+        name("Closes last"),
+        List.of(Closing.values()),
+        Closing::label,
+        p -> read(p).closing(),
+        (p, v) -> write(p, g -> g.withClosing(v)));
     form.optional(
-        "Pre-charge",
+        name("Pre-charge"),
         Unit.OHM,
         p -> {
-          Precharge c = p.variant().guard().precharge();
+          Precharge c = read(p).precharge();
           return c == null ? null : c.resistance();
         },
         (p, v) ->
-            guard(
+            write(
                 p,
                 g ->
                     g.withPrecharge(
@@ -224,7 +285,7 @@ final class GuardForms {
     return form;
   }
 
-  private static Fuse fuse(Guard g) {
+  private Fuse fuse(Guard g) {
     return g.fuse().orElseThrow();
   }
 
@@ -237,7 +298,7 @@ final class GuardForms {
 
   Form wire() {
     Form form = form();
-    form.section("Main wire");
+    form.sectionWhen("Main wire", this::has);
     in(
         form,
         "Cross-section",
@@ -250,47 +311,41 @@ final class GuardForms {
         Unit.CELSIUS,
         g -> g.wiring().wire().insulationLimit(),
         (g, v) -> wire(g, w -> w.withInsulationLimit(v)));
-    form.choice(
-        "Lies",
+    form.choiceWhen(
+        this::has,
+        name("Lies"),
         List.of(Wire.Laid.values()),
         Wire.Laid::label,
-        p -> p.variant().guard().wiring().wire().laid(),
-        (p, v) -> guard(p, g -> wire(g, w -> w.withLaid(v))));
-    form.section("Connectors");
-    form.choice(
-        "Kind",
+        p -> read(p).wiring().wire().laid(),
+        (p, v) -> write(p, g -> wire(g, w -> w.withLaid(v))));
+    form.sectionWhen("Connectors", this::has);
+    form.choiceWhen(
+        this::has,
+        name("Kind"),
         parts.connectors(),
         Connector::name,
-        p -> p.variant().guard().wiring().connector(),
-        (p, v) -> guard(p, g -> g.withWiring(g.wiring().withConnector(v))));
+        p -> read(p).wiring().connector(),
+        (p, v) -> write(p, g -> g.withWiring(g.wiring().withConnector(v))));
     form.count(
-        "Connector pairs",
-        p -> p.variant().guard().wiring().connectorPairs(),
-        (p, n) -> guard(p, g -> g.withWiring(g.wiring().withConnectorPairs(n))),
-        p -> true);
-    form.section("Charge lead");
-    in(
-        form,
-        "Charge wire",
-        Unit.SQUARE_MILLIMETRE,
-        g -> g.wiring().chargeWire().area(),
-        (g, v) -> g.withWiring(g.wiring().withChargeWire(g.wiring().chargeWire().withArea(v))));
+        name("Connector pairs"),
+        p -> read(p).wiring().connectorPairs(),
+        (p, n) -> write(p, g -> g.withWiring(g.wiring().withConnectorPairs(n))),
+        this::has);
     return form;
   }
 
-  private static Guard wire(Guard g, UnaryOperator<Wire> change) {
+  private Guard wire(Guard g, UnaryOperator<Wire> change) {
     return g.withWiring(g.wiring().withWire(change.apply(g.wiring().wire())));
   }
 
   Form leads() {
     Form form = new Form(session, Station.GUARD, 150, 64);
-    form.section("Leads as they lie");
+    form.sectionWhen("Leads as they lie", this::has);
     lead(form, "Pack to fuse", Leads::packToFuse, Leads::withPackToFuse);
     lead(form, "Fuse to switch", Leads::fuseToSwitch, Leads::withFuseToSwitch);
     lead(form, "Switch to machine", Leads::switchToMachine, Leads::withSwitchToMachine);
     lead(form, "Machine back to BMS", Leads::machineToBms, Leads::withMachineToBms);
     lead(form, "BMS to pack", Leads::bmsToPack, Leads::withBmsToPack);
-    lead(form, "To the charge port", Leads::chargePort, Leads::withChargePort);
     in(
         form,
         "Slack",
@@ -300,7 +355,7 @@ final class GuardForms {
     return form;
   }
 
-  private static void lead(
+  private void lead(
       Form form,
       String name,
       Function<Leads, Double> read,
@@ -313,9 +368,26 @@ final class GuardForms {
         (g, v) -> g.withWiring(g.wiring().withLeads(write.apply(g.wiring().leads(), v))));
   }
 
+  /** The leads of a second pack, up to the junction. */
+  Form ownLeads() {
+    Form form = form();
+    form.sectionWhen("Leads to the junction", this::has);
+    lead(form, "Pack to fuse", Leads::packToFuse, Leads::withPackToFuse);
+    lead(form, "Fuse to junction", Leads::fuseToSwitch, Leads::withFuseToSwitch);
+    lead(form, "BMS to pack", Leads::bmsToPack, Leads::withBmsToPack);
+    return form;
+  }
+
   Form charge() {
     Form form = form();
-    form.section("Charger");
+    form.sectionWhen("Charger", this::has);
+    form.choiceWhen(
+        this::has,
+        name("Charger"),
+        List.of(ChargePlan.Kind.values()),
+        ChargePlan.Kind::label,
+        p -> read(p).charge().kind(),
+        (p, v) -> write(p, g -> g.withCharge(g.charge().withKind(v))));
     in(
         form,
         "Charge voltage",
@@ -324,10 +396,99 @@ final class GuardForms {
         (g, v) -> g.withCharge(g.charge().withVoltage(v)));
     in(
         form,
+        "Tolerance",
+        Unit.PERCENT,
+        g -> g.charge().tolerance(),
+        (g, v) -> g.withCharge(g.charge().withTolerance(v)));
+    in(
+        form,
         "Charger gives",
         Unit.AMPERE,
         g -> g.charge().current(),
         (g, v) -> g.withCharge(g.charge().withCurrent(v)));
     return form;
+  }
+
+  /** The charge lead with its fuse and plug. */
+  Form chargePort() {
+    Form form = form();
+    form.sectionWhen("Charge lead", this::has);
+    port(
+        form,
+        "Charge wire",
+        Unit.SQUARE_MILLIMETRE,
+        c -> c.wire().area(),
+        (c, v) -> c.withWire(c.wire().withArea(v)));
+    port(form, "To the charge port", Unit.METRE, ChargePort::length, ChargePort::withLength);
+    port(form, "Before its fuse", Unit.METRE, ChargePort::beforeFuse, ChargePort::withBeforeFuse);
+    form.choiceWhen(
+        this::has,
+        name("Charge fuse"),
+        fuseClasses(),
+        o -> o.map(FuseClass::label).orElse("none"),
+        p -> Optional.ofNullable(read(p).chargePort().fuse()).map(Fuse::kind),
+        (p, v) ->
+            write(p, g -> g.withChargePort(g.chargePort().withFuse(fuse(g, v.orElse(null))))));
+    form.quantityWhen(
+        p -> has(p) && read(p).chargePort().fuse() != null,
+        name("Charge fuse rating"),
+        Unit.AMPERE,
+        p -> Optional.ofNullable(read(p).chargePort().fuse()).map(Fuse::rating).orElse(0.0),
+        (p, v) ->
+            write(
+                p,
+                g -> {
+                  Fuse f = g.chargePort().fuse();
+                  return f == null ? g : g.withChargePort(g.chargePort().withFuse(f.withRating(v)));
+                }));
+    form.choiceWhen(
+        this::has,
+        name("Charge plug"),
+        plugs(),
+        o -> o.map(Connector::name).orElse("wired in"),
+        p -> Optional.ofNullable(read(p).chargePort().plug()),
+        (p, v) -> write(p, g -> g.withChargePort(g.chargePort().withPlug(v.orElse(null)))));
+    return form;
+  }
+
+  /** A charge fuse of a class, big enough for the charger; none for no class. */
+  private static @Nullable Fuse fuse(Guard g, @Nullable FuseClass kind) {
+    if (kind == null) {
+      return null;
+    }
+    double least = g.charge().current() / Fuse.CONTINUOUS_SHARE;
+    double rating =
+        kind.sizes().stream().filter(r -> r >= least).findFirst().orElse(kind.sizes().getLast());
+    return new Fuse(kind, rating, kind.voltageRating());
+  }
+
+  private static List<Optional<FuseClass>> fuseClasses() {
+    List<Optional<FuseClass>> list = new ArrayList<>();
+    list.add(Optional.empty());
+    for (FuseClass kind : FuseClass.values()) {
+      list.add(Optional.of(kind));
+    }
+    return list;
+  }
+
+  private List<Optional<Connector>> plugs() {
+    List<Optional<Connector>> list = new ArrayList<>();
+    list.add(Optional.empty());
+    parts.connectors().forEach(c -> list.add(Optional.of(c)));
+    return list;
+  }
+
+  private void port(
+      Form form,
+      String name,
+      Unit unit,
+      Function<ChargePort, Double> read,
+      BiFunction<ChargePort, Double, ChargePort> write) {
+    in(
+        form,
+        name,
+        unit,
+        g -> read.apply(g.chargePort()),
+        (g, v) -> g.withChargePort(write.apply(g.chargePort(), v)));
   }
 }

@@ -4,7 +4,7 @@ import hammerman.app.control.Views;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
-import hammerman.chain.Link;
+import hammerman.circuit.Link;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.guard.Parts;
@@ -28,7 +28,7 @@ public final class GuardStation implements StationView {
   public GuardStation(Bench bench) {
     this.bench = bench;
     Parts parts = bench.session().parts();
-    GuardForms forms = new GuardForms(bench.session(), parts);
+    GuardForms forms = new GuardForms(bench.session(), parts, false);
     ChainView chain = new ChainView(bench, parts);
     add("The chain", "chain", chain, chain::show);
     PartsView all = new PartsView(forms);
@@ -44,16 +44,17 @@ public final class GuardStation implements StationView {
         "time",
         time,
         f -> {
-          curves.show(f.chain());
-          verdict.setText(TimeCurrentPicture.verdict(f.chain()));
+          curves.show(f.circuit());
+          verdict.setText(TimeCurrentPicture.verdict(f.circuit()));
         });
     ChargingView charging = new ChargingView(bench, forms, parts);
     add("Charging", "charging", charging, charging::show);
     WiringView wiring = new WiringView(bench, forms);
     add("Wiring", "wiring", wiring, wiring::show);
-    TwoPacksView two = new TwoPacksView(bench.session());
+    TwoPacksView two = new TwoPacksView(bench.session(), parts);
     add("Two packs", "two", two, two::show);
-    add("Ready-made battery", "ready", new ReadyMadeView(bench.session()), f -> {});
+    ReadyMadeView ready = new ReadyMadeView(bench.session());
+    add("Ready-made battery", "ready", ready, f -> ready.follow());
     page = new Page(Station.GUARD, views);
   }
 
@@ -75,14 +76,14 @@ public final class GuardStation implements StationView {
             show.accept(f);
           }
         });
-    Link weakest = f.chain().weakest();
-    double margin = weakest.margin(f.chain().demand());
+    Link weakest = f.circuit().weakest();
+    double margin = f.circuit().margin(weakest);
     page.answer(
         margin >= 0
             ? "Every link carries the duty; the weakest is the %s, with %s to spare."
-                .formatted(weakest.name(), Figures.of(margin, Unit.PERCENT, 0))
+                .formatted(weakest.part().name(), Figures.of(margin, Unit.PERCENT, 0))
             : "The %s is overloaded by %s."
-                .formatted(weakest.name(), Figures.of(-margin, Unit.PERCENT, 0)));
+                .formatted(weakest.part().name(), Figures.of(-margin, Unit.PERCENT, 0)));
   }
 
   @Override

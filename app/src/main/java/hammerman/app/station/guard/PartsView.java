@@ -15,7 +15,11 @@ final class PartsView extends VBox {
   PartsView(GuardForms forms) {
     super(6);
     HBox columns =
-        new HBox(24, forms.protection().node(), forms.fuses().node(), forms.wire().node());
+        new HBox(
+            24,
+            forms.protection().node(),
+            forms.fuses().node(),
+            new VBox(8, forms.wire().node(), forms.chargePort().node()));
     columns.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
     columns.getChildren().forEach(n -> ((VBox) n).setPrefWidth(290));
     for (School school : School.values()) {

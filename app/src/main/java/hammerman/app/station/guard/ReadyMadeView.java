@@ -6,8 +6,10 @@ import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Page;
 import hammerman.cell.CellType;
+import hammerman.finding.Station;
 import hammerman.readymade.HardStart;
 import hammerman.readymade.ReadyMade;
+import hammerman.readymade.ReadyMadeUse;
 import hammerman.readymade.StartRun;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
@@ -19,12 +21,14 @@ import java.util.OptionalDouble;
 import java.util.function.DoubleConsumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** A ready-made battery behind its own protection: does a hard start trip it, and what helps. */
 final class ReadyMadeView extends VBox {
@@ -36,8 +40,10 @@ final class ReadyMadeView extends VBox {
   private final Latest running = new Latest("ready-made");
   private final List<Runnable> refreshes = new ArrayList<>();
   private final GridPane form = new GridPane();
-  private ReadyMade battery;
-  private HardStart start = new HardStart(0.25, 0.4, 8, 0, Double.POSITIVE_INFINITY);
+  private final Session session;
+  private final Button keep = new Button();
+  private final ReadyMadeUse usual;
+  private ReadyMadeUse use;
 
   /** What the background works out for one state of charge. */
   private record Answer(
@@ -46,7 +52,14 @@ final class ReadyMadeView extends VBox {
   ReadyMadeView(Session session) {
     super(10);
     CellType cell = session.library().find("p18650").orElse(session.library().cells().getFirst());
-    battery = new ReadyMade(cell, 10, 2, 40, 0.05, 2.6);
+    this.session = session;
+    use =
+        new ReadyMadeUse(
+            new ReadyMade(cell, 10, 2, 40, 0.05, 2.6), new HardStart(0.25, 0.4, 8, 0, null));
+    usual = use;
+    keep.setId("ready-keep");
+    keep.getStyleClass().addAll("plain", "small");
+    keep.setOnAction(e -> write(session.project().variant().readyMade() == null ? use : null));
     form.setHgap(8);
     form.setVgap(2);
     form.getColumnConstraints()
@@ -56,43 +69,45 @@ final class ReadyMadeView extends VBox {
     field(
         "In series",
         Unit.ONE,
-        () -> battery.series(),
-        v -> battery = battery.withCounts((int) v, battery.parallel()));
+        () -> battery().series(),
+        v -> write(use.withBattery(battery().withCounts((int) v, battery().parallel()))));
     field(
         "In parallel",
         Unit.ONE,
-        () -> battery.parallel(),
-        v -> battery = battery.withCounts(battery.series(), (int) v));
+        () -> battery().parallel(),
+        v -> write(use.withBattery(battery().withCounts(battery().series(), (int) v))));
     field(
         "Trips above",
         Unit.AMPERE,
-        () -> battery.tripCurrent(),
-        v -> battery = battery.withTrip(v, battery.tripDelay()));
+        () -> battery().tripCurrent(),
+        v -> write(use.withBattery(battery().withTrip(v, battery().tripDelay()))));
     field(
         "Trips after",
         Unit.MILLISECOND,
-        () -> battery.tripDelay(),
-        v -> battery = battery.withTrip(battery.tripCurrent(), v));
+        () -> battery().tripDelay(),
+        v -> write(use.withBattery(battery().withTrip(battery().tripCurrent(), v))));
     head("The start");
     field(
         "Winding and leads",
         Unit.OHM,
-        () -> start.resistance(),
-        v -> start = new HardStart(v, start.spinUp(), start.running(), start.ramp(), start.cap()));
+        () -> start().resistance(),
+        v -> write(use.withStart(start().withResistance(v))));
     field(
         "Time to spin up",
         Unit.SECOND,
-        () -> start.spinUp(),
-        v ->
-            start =
-                new HardStart(start.resistance(), v, start.running(), start.ramp(), start.cap()));
+        () -> start().spinUp(),
+        v -> write(use.withStart(start().withSpinUp(v))));
     field(
         "Runs with",
         Unit.AMPERE,
-        () -> start.running(),
-        v ->
-            start =
-                new HardStart(start.resistance(), start.spinUp(), v, start.ramp(), start.cap()));
+        () -> start().running(),
+        v -> write(use.withStart(start().withRunning(v))));
+    field(
+        "Soft start over",
+        Unit.SECOND,
+        () -> start().ramp(),
+        v -> write(use.withStart(start().withRamp(v))));
+    form.add(keep, 0, form.getRowCount(), 3, 1);
     words.setId("ready-words");
     words.getStyleClass().add("answer");
     words.setWrapText(true);
@@ -112,6 +127,27 @@ final class ReadyMadeView extends VBox {
     caution.setMinHeight(USE_PREF_SIZE);
     caution.setMaxWidth(Double.MAX_VALUE);
     getChildren().addAll(body, caution);
+    follow();
+  }
+
+  private ReadyMade battery() {
+    return use.battery();
+  }
+
+  private HardStart start() {
+    return use.start();
+  }
+
+  /** Keeps the battery in the project, or takes it out. */
+  private void write(@Nullable ReadyMadeUse value) {
+    session.editDesign("Ready-made battery", Station.GUARD, d -> d.withReadyMade(value));
+  }
+
+  /** Shows what the project has, or a usual battery that is not part of it yet. */
+  void follow() {
+    ReadyMadeUse kept = session.project().variant().readyMade();
+    use = kept == null ? usual : kept;
+    keep.setText(kept == null ? "Use it on this machine" : "Leave it out of the project");
     show();
   }
 
@@ -134,7 +170,6 @@ final class ReadyMadeView extends VBox {
                 throw new InvalidValue(name, "empty", "a value is needed", "Type one.");
               }
               write.accept(v);
-              show();
             });
     field.setId("ready-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
     field.setPrefWidth(70);
@@ -152,8 +187,8 @@ final class ReadyMadeView extends VBox {
 
   private void show() {
     refreshes.forEach(Runnable::run);
-    ReadyMade b = battery;
-    HardStart s = start;
+    ReadyMade b = battery();
+    HardStart s = start();
     running.submit(() -> CHARGES.stream().map(z -> answer(b, s, z)).toList(), this::fill);
   }
 
@@ -183,7 +218,7 @@ final class ReadyMadeView extends VBox {
                               + Figures.of(full.ramp().getAsDouble(), Unit.SECOND, 2)
                               + " avoids it."
                           : "No ramp up to 20 s avoids it.",
-                      amperes(0.95 * battery.tripCurrent()),
+                      amperes(0.95 * battery().tripCurrent()),
                       Figures.duration(full.capped().upToSpeed()));
           case VOLTAGE_TRIP -> "Even full, its voltage falls so low that it switches off.";
           case NEVER_UP_TO_SPEED -> "It never comes up to speed within a minute.";
@@ -203,7 +238,7 @@ final class ReadyMadeView extends VBox {
                     : "none helps"));
     rows.add(row("With the limit", answers, a -> outcome(a.capped())));
     facts.show(rows);
-    picture.show(full.hard(), full.ramped(), full.capped(), battery.tripCurrent());
+    picture.show(full.hard(), full.ramped(), full.capped(), battery().tripCurrent());
   }
 
   private static List<String> row(

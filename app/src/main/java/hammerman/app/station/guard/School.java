@@ -5,6 +5,7 @@ import hammerman.guard.Bms;
 import hammerman.guard.BmsClass;
 import hammerman.guard.Parts;
 import hammerman.guard.Protection;
+import hammerman.pack.Pack;
 import hammerman.project.Project;
 
 /** The schools of protection as a choice. */
@@ -58,19 +59,21 @@ enum School {
   }
 
   /** Goes over to this school, keeping the BMS or taking one that suits the pack. */
-  Protection apply(Protection now, Project p, Parts parts) {
+  Protection apply(Protection now, Pack pack, Project p, Parts parts) {
     return switch (this) {
-      case PATH -> new Protection.DischargePath(now.bms().orElseGet(() -> suiting(p, parts)));
-      case CHARGE -> new Protection.ChargeOnly(now.bms().orElseGet(() -> suiting(p, parts)));
+      case PATH -> new Protection.DischargePath(now.bms().orElseGet(() -> suiting(pack, p, parts)));
+      case CHARGE -> new Protection.ChargeOnly(now.bms().orElseGet(() -> suiting(pack, p, parts)));
       case NONE -> new Protection.None();
     };
   }
 
-  private static Bms suiting(Project p, Parts parts) {
+  private static Bms suiting(Pack pack, Project p, Parts parts) {
     BmsClass any = parts.bms().getFirst();
-    Bms plain = any.unit(p.variant().pack().series(), p.variant().pack().cell());
+    Bms plain = any.unit(pack.series(), pack.cell());
     var design =
         p.design()
+            .withPack(pack)
+            .withSecond(null)
             .withGuard(p.variant().guard().withProtection(new Protection.DischargePath(plain)));
     return Selection.of(design, parts).guard().protection().bms().orElse(plain);
   }

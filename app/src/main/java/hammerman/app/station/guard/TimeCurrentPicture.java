@@ -3,37 +3,42 @@ package hammerman.app.station.guard;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Role;
-import hammerman.chain.Chain;
+import hammerman.chain.Demand;
+import hammerman.circuit.Circuit;
+import hammerman.circuit.DutyCurve;
+import hammerman.circuit.Link;
+import hammerman.circuit.Part;
+import hammerman.circuit.Stress;
 import hammerman.guard.Bms;
 import hammerman.guard.Fuse;
 import hammerman.guard.Wire;
 import hammerman.unit.Figures;
-import java.util.Optional;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Time against current, both logarithmic: the fuse as a band between the time it surely stands and
- * the time it surely opens, the duty's heaviest windows, the BMS trip, and what ruins the wire.
+ * Time against current, both logarithmic: what every part of the main circuit stands, the fuse as a
+ * band between the time it surely stands and the time it surely opens, the duty at every duration,
+ * the BMS trip, what ruins the wire, and the short circuits that can happen.
  */
 final class TimeCurrentPicture extends Picture {
   private static final double SHORTEST = 0.01;
   private static final double LONGEST = 10_000;
   private static final int POINTS = 60;
-  private static final double[] WINDOWS = {1, 2, 5, 10, 20, 30, 60, 120, 300, 600, 1800, 3600};
+  private static final Set<Stress.Kind> LOOKED_AT =
+      EnumSet.of(Stress.Kind.CURRENT, Stress.Kind.OVERLOAD, Stress.Kind.WITHSTAND);
 
-  private @Nullable Chain chain;
-  private double[] duty = new double[WINDOWS.length];
+  private @Nullable Circuit circuit;
 
   TimeCurrentPicture() {
-    super("Time against current: fuse, BMS, wire and duty");
+    super("Time against current: every part, fuse, BMS and duty");
   }
 
-  void show(Chain value) {
-    chain = value;
-    duty = new double[WINDOWS.length];
-    for (int k = 0; k < WINDOWS.length; k++) {
-      duty[k] = value.heaviest(WINDOWS[k]);
-    }
+  void show(Circuit value) {
+    circuit = value;
     redraw();
   }
 
@@ -52,21 +57,71 @@ final class TimeCurrentPicture extends Picture {
 
   @Override
   protected void paint(Pen pen, double width, double height) {
-    Chain c = chain;
+    Circuit c = circuit;
     if (c == null) {
       return;
     }
-    double least = Math.max(1, c.demand().continuous() / 3);
-    double most = Math.max(c.shortCircuitCurrent() * 1.3, 12 * c.demand().peak());
+    Demand demand = c.chain().demand();
+    double shorted = c.shortCircuitCurrent(false);
+    double least = Math.max(0.5, demand.continuous() / 3);
+    double most = Math.max(shorted * 1.3, 12 * demand.peak());
     Axes a = new Axes(least, most, 56, width - 16, 26, height - 30);
     grid(pen, a);
-    wire(pen, a, c);
     c.design().guard().fuse().ifPresent(f -> fuse(pen, a, f));
+    parts(pen, a, c);
+    wire(pen, a, c);
     c.design().guard().protection().inDischargePath().ifPresent(b -> bms(pen, a, b));
-    duty(pen, a);
-    double shorted = a.x(c.shortCircuitCurrent());
-    pen.dashed(Role.INK, 1, shorted, a.top(), shorted, a.bottom());
-    pen.wordsBefore(Role.INK, Pen.TEXT, shorted - 4, a.top() + 8, "short circuit");
+    duty(pen, a, c.duty());
+    shorts(pen, a, c, shorted);
+  }
+
+  /** What each part of the main circuit stands, named where the curves are apart, at the top. */
+  private static void parts(Pen pen, Axes a, Circuit c) {
+    List<Link> links =
+        c.links().stream()
+            .filter(l -> !l.charging() && l.part().kind() != Part.Kind.FUSE)
+            .sorted(Comparator.comparingDouble(Link::continuous))
+            .toList();
+    double[] x = new double[POINTS];
+    double[] y = new double[POINTS];
+    int row = 0;
+    for (Link link : links) {
+      int n = 0;
+      for (int k = 0; k < POINTS; k++) {
+        double t = time(k);
+        double i = link.stands().at(t) / link.share();
+        if (t >= 1 && i >= a.low() && i <= a.high()) {
+          x[n] = a.x(i);
+          y[n++] = a.y(t);
+        }
+      }
+      if (n > 2) {
+        Role role = c.margin(link) < 0 ? Role.HOT : Role.SOFT;
+        pen.curve(role, 1, x, y, n);
+        double at = a.top() + 10 + 13 * (row++ % 9);
+        double longest = link.stands().at(LONGEST) / link.share();
+        pen.tag(
+            role,
+            Pen.TEXT,
+            a.x(Math.clamp(longest, a.low(), a.high())) + 4,
+            at,
+            link.part().kind().label());
+      }
+    }
+  }
+
+  /** The largest short circuit, at the fuse, and the smallest, at the far end of the leads. */
+  private static void shorts(Pen pen, Axes a, Circuit c, double most) {
+    double least =
+        c.links().stream()
+            .filter(l -> l.part().kind() == Part.Kind.WIRE)
+            .mapToDouble(Link::leastFault)
+            .min()
+            .orElse(most);
+    pen.dashed(Role.INK, 1, a.x(most), a.top(), a.x(most), a.bottom());
+    pen.dashed(Role.INK, 1, a.x(least), a.top(), a.x(least), a.bottom());
+    pen.tagBefore(Role.INK, Pen.TEXT, a.x(most) - 4, a.bottom() - 10, "short circuit at the fuse");
+    pen.tagBefore(Role.INK, Pen.TEXT, a.x(least) - 4, a.bottom() - 26, "weakest, far end");
   }
 
   private static void grid(Pen pen, Axes a) {
@@ -123,7 +178,7 @@ final class TimeCurrentPicture extends Picture {
     pen.tag(Role.COOL, Pen.TEXT, a.x(b.overCurrent()) + 6, a.y(delay) - 9, "BMS opens above");
   }
 
-  private static void wire(Pen pen, Axes a, Chain c) {
+  private static void wire(Pen pen, Axes a, Circuit c) {
     Wire wire = c.design().guard().wiring().wire();
     double hottest = c.design().duty().surroundings().hottestInUse();
     double[] x = new double[POINTS];
@@ -142,14 +197,14 @@ final class TimeCurrentPicture extends Picture {
     }
   }
 
-  private void duty(Pen pen, Axes a) {
-    double[] x = new double[WINDOWS.length];
-    double[] y = new double[WINDOWS.length];
+  private static void duty(Pen pen, Axes a, DutyCurve duty) {
+    double[] x = new double[duty.size()];
+    double[] y = new double[duty.size()];
     int n = 0;
-    for (int k = 0; k < WINDOWS.length; k++) {
-      if (duty[k] >= a.low()) {
-        x[n] = a.x(duty[k]);
-        y[n++] = a.y(WINDOWS[k]);
+    for (int k = 0; k < duty.size(); k++) {
+      if (duty.amperes(k) >= a.low()) {
+        x[n] = a.x(duty.amperes(k));
+        y[n++] = a.y(duty.seconds(k));
       }
     }
     pen.curve(Role.INK, 2.6, x, y, n);
@@ -157,33 +212,29 @@ final class TimeCurrentPicture extends Picture {
       pen.dot(Role.INK, x[k], y[k], 3);
     }
     if (n > 0) {
-      pen.wordsBefore(Role.INK, Pen.TEXT, x[0] - 8, y[0] + 10, "the duty's heaviest windows");
+      pen.words(Role.INK, Pen.TEXT, x[0] - 60, y[0] + 14, "the duty at every duration");
     }
   }
 
   /** Says in a sentence whether the curves lie in the right order. */
-  static String verdict(Chain c) {
-    Optional<Fuse> fuse = c.design().guard().fuse();
-    if (fuse.isEmpty()) {
+  static String verdict(Circuit c) {
+    if (c.design().guard().fuse().isEmpty()) {
       return "There is no fuse: only the BMS stands between a short circuit and the wire.";
     }
-    Fuse f = fuse.get();
-    for (double t : WINDOWS) {
-      if (c.heaviest(t) > f.rating() * f.kind().safeMultiple(t)) {
-        return "The duty's %s over %s lies in the fuse's band: it may blow in use."
-            .formatted(Figures.compact(c.heaviest(t)) + " A", Figures.duration(t));
-      }
-    }
-    double hottest = c.design().duty().surroundings().hottestInUse();
-    Wire wire = c.design().guard().wiring().wire();
-    for (double t = 0.2; t < LONGEST; t *= 1.5) {
-      double opens = f.rating() * f.kind().openingMultiple(t);
-      if (Double.isFinite(opens) && opens > wire.damageCurrent(hottest, t)) {
-        return "At %s a current could ruin the wire before the fuse surely opens."
-            .formatted(Figures.duration(t));
-      }
-    }
-    return "In order: the duty stays left of the fuse, and the fuse opens before the wire is"
-        + " ruined.";
+    return c.stresses().stream()
+        .filter(s -> LOOKED_AT.contains(s.kind()) && s.exceeded())
+        .min(Comparator.comparingDouble(s -> s.measure().margin()))
+        .map(
+            s ->
+                "Out of order: %s, %s: %s for %s; it stands %s."
+                    .formatted(
+                        s.part().label(),
+                        s.state().words(),
+                        Figures.of(s.value(), s.unit()),
+                        Figures.duration(s.seconds()),
+                        Figures.of(s.limit(), s.unit())))
+        .orElse(
+            "In order: the duty stays left of every part, and fuse or BMS open before anything is"
+                + " ruined.");
   }
 }

@@ -2,7 +2,7 @@ package hammerman.app.station.guard;
 
 import hammerman.app.control.Facts;
 import hammerman.app.control.Form;
-import hammerman.app.job.Latest;
+import hammerman.app.control.Views;
 import hammerman.app.session.Session;
 import hammerman.cell.CellType;
 import hammerman.cell.Health;
@@ -12,7 +12,11 @@ import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
-import hammerman.pack.Pack;
+import hammerman.guard.Guard;
+import hammerman.guard.Leads;
+import hammerman.guard.Parts;
+import hammerman.pack.Lot;
+import hammerman.pack.Strip;
 import hammerman.project.Project;
 import hammerman.simulation.TwinRun;
 import hammerman.unit.Figures;
@@ -31,16 +35,25 @@ import javafx.scene.layout.VBox;
 /** A second pack with the first: how they are joined, who carries what, and what flows between. */
 final class TwoPacksView extends VBox {
   private final Session session;
+  private final Parts parts;
   private final Label words = new Label();
   private final Facts facts = new Facts("fact-name", "fact-value", "fact-value");
   private final TwinPicture picture = new TwinPicture();
-  private final Latest running = new Latest("two-packs");
   private final Button toggle = new Button();
   private final HBox body;
 
-  TwoPacksView(Session session) {
+  private static VBox fuse(GuardForms forms) {
+    return new VBox(8, forms.fuses().node(), forms.wire().node(), forms.ownLeads().node());
+  }
+
+  private static VBox charging(GuardForms forms) {
+    return new VBox(8, forms.charge().node(), forms.chargePort().node());
+  }
+
+  TwoPacksView(Session session, Parts parts) {
     super(10);
     this.session = session;
+    this.parts = parts;
     toggle.setId("toggle-second");
     toggle.getStyleClass().add("plain");
     toggle.setOnAction(e -> toggle());
@@ -54,9 +67,16 @@ final class TwoPacksView extends VBox {
     VBox.setVgrow(picture, Priority.ALWAYS);
     picture.setPrefHeight(260);
     HBox.setHgrow(results, Priority.ALWAYS);
-    VBox form = form().node();
-    form.setMinWidth(300);
-    body = new HBox(28, form, results);
+    GuardForms forms = new GuardForms(session, parts, true);
+    Views sides = new Views();
+    sides
+        .add("Cells", "second-cells", form().node(), () -> {})
+        .add("BMS", "second-bms", forms.protection().node(), () -> {})
+        .add("Fuse and lead", "second-fuse", fuse(forms), () -> {})
+        .add("Charging", "second-charge", charging(forms), () -> {});
+    sides.setMinWidth(300);
+    sides.setMaxWidth(300);
+    body = new HBox(28, sides, results);
     VBox.setVgrow(body, Priority.ALWAYS);
     Label caution =
         new Label(
@@ -73,16 +93,16 @@ final class TwoPacksView extends VBox {
     return s == null ? fresh(p) : s;
   }
 
-  /** The same pack again, a little worn and a little less full. */
+  /** The same pack again, with parts like the first's and short leads to the junction. */
   private static SecondPack fresh(Project p) {
-    Pack pack = p.variant().pack();
+    Guard g = p.variant().guard();
+    Leads leads = new Leads(0.1, 0.2, 0, 0, 0.1);
     return new SecondPack(
-        pack,
+        p.variant().pack(),
+        g.withWiring(g.wiring().withLeads(leads)).withMainSwitch(null).withPrecharge(null),
         Joining.PARALLEL,
         1,
-        1,
-        p.variant().guard().protection().bms().map(b -> b.resistance()).orElse(0.0) + 2e-3,
-        p.variant().guard().protection().bms().map(b -> b.mosfetVoltage()).orElse(0.0));
+        1);
   }
 
   private void toggle() {
@@ -127,6 +147,20 @@ final class TwoPacksView extends VBox {
         (p, n) ->
             with(p, second(p).withPack(second(p).pack().withCounts(second(p).pack().series(), n))),
         has);
+    form.choiceWhen(
+        has,
+        "Its strip",
+        parts.strips(),
+        Strip::text,
+        p -> second(p).pack().strip(),
+        (p, v) -> with(p, second(p).withPack(second(p).pack().withStrip(v))));
+    form.choiceWhen(
+        has,
+        "Its lot",
+        List.of(Lot.values()),
+        Lot::label,
+        p -> second(p).pack().lot(),
+        (p, v) -> with(p, second(p).withPack(second(p).pack().withLot(v))));
     quantity(
         form,
         "Its capacity left",
@@ -141,13 +175,6 @@ final class TwoPacksView extends VBox {
         (s, v) -> worn(s, new Health(health(s).capacity(), v)));
     quantity(form, "It is charged to", Unit.PERCENT, SecondPack::soc, SecondPack::withSoc);
     quantity(form, "The first is at", Unit.PERCENT, SecondPack::firstSoc, SecondPack::withFirstSoc);
-    quantity(
-        form,
-        "Path to junction",
-        Unit.MILLIOHM,
-        SecondPack::pathResistance,
-        SecondPack::withPathResistance);
-    quantity(form, "Its BMS blocks", Unit.VOLT, SecondPack::bmsVoltage, SecondPack::withBmsVoltage);
     return form;
   }
 
@@ -185,7 +212,7 @@ final class TwoPacksView extends VBox {
     toggle.setText(has ? "Leave the second pack out" : "Add a second pack");
     body.setVisible(has);
     if (has) {
-      running.submit(() -> TwinRun.of(f.chain()), run -> fill(f, run));
+      f.pair().ifPresent(run -> fill(f, run));
     }
   }
 
