@@ -6,6 +6,8 @@ import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.guard.Bms;
 import hammerman.guard.Guard;
+import hammerman.guard.Leads;
+import hammerman.guard.Protection;
 import hammerman.guard.Wire;
 import hammerman.pack.Pack;
 import hammerman.project.Shipped;
@@ -36,7 +38,17 @@ public final class Samples {
   public static SecondPack second(SecondPack.Joining joining) {
     Pack pack = barrow().pack();
     CellType worn = pack.cell().withHealth(new Health(0.85, 1.4));
-    return new SecondPack(pack.withCell(worn).withCounts(13, 4), joining, 0.98, 1, 3e-3, 80);
+    return new SecondPack(pack.withCell(worn).withCounts(13, 4), branch(3e-3), joining, 0.98, 1);
+  }
+
+  /** The barrow's parts for a second pack, whose leads bring its path to a resistance, Ω. */
+  public static Guard branch(double ohms) {
+    Guard g = barrow().guard();
+    Guard bare = g.withWiring(g.wiring().withLeads(new Leads(0, 0, 0, 0, 0)).withSlack(0));
+    double bms = ohms - bare.withProtection(new Protection.None()).own(ROOM);
+    return bare.withMainSwitch(null)
+        .withPrecharge(null)
+        .withProtection(bare.protection().withBms(b -> b.withResistance(bms)));
   }
 
   public static Design withGuard(Design d, UnaryOperator<Guard> change) {

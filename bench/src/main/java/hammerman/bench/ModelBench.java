@@ -52,10 +52,14 @@ public class ModelBench {
           .withDuty(design.duty().withTask(new Task.ByTime(300, 3600)))
           .withSecond(
               new SecondPack(
-                  design.pack().withCounts(13, 4), SecondPack.Joining.PARALLEL, 0.97, 1, 5e-3, 80));
+                  design.pack().withCounts(13, 4),
+                  design.guard(),
+                  SecondPack.Joining.PARALLEL,
+                  0.97,
+                  1));
 
   private static Case judged(Forecast f) {
-    return new Case(f.chain(), f.duty(), f.layout(), f.thermal().map());
+    return new Case(f.circuit(), f.duty(), f.pair(), f.layout(), f.thermal().map());
   }
 
   /** A uniform discharge of one hour in steps of 1 s. */

@@ -1,6 +1,7 @@
 package hammerman.choice;
 
 import hammerman.cell.CellCircuit;
+import hammerman.circuit.Circuit;
 import hammerman.design.Design;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -21,7 +22,7 @@ import hammerman.unit.Valid;
 public record ChargerCheck(
     double volts, double perCell, double offset, double share, Verdict verdict) {
   /** How far above full one cell may read, V. */
-  public static final double TOLERANCE = 0.010;
+  public static final double TOLERANCE = Circuit.CHARGE_TOLERANCE;
 
   /** Share of the capacity that may be missing without a word. */
   private static final double NEGLIGIBLE = 0.03;

@@ -11,9 +11,6 @@ import java.util.Optional;
 final class CellStresses {
   private static final String CELL = "cell data";
 
-  /** How far above full a cell may be charged, V: what meters of the hobby can tell. */
-  static final double CHARGE_TOLERANCE = 0.010;
-
   /** Charge above which braking must be able to be refused; usual practice. */
   private static final double BRAKE_CEILING = 0.95;
 
@@ -139,7 +136,7 @@ final class CellStresses {
             cells,
             Stress.Kind.OVERCHARGE,
             charge.highest() / s,
-            cell.fullVoltage() + CHARGE_TOLERANCE,
+            cell.fullVoltage() + Circuit.CHARGE_TOLERANCE,
             Unit.VOLT)
         .from("usual practice")
         .least(cells, Stress.Kind.UNDERCHARGE, ceiling, LOW_CEILING, Unit.PERCENT);

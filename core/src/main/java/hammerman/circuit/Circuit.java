@@ -19,6 +19,9 @@ import java.util.Set;
  * and that a fuse grows weaker in hot air.
  */
 public final class Circuit {
+  /** How far above full a cell may be charged, V: what meters of the hobby can tell. */
+  public static final double CHARGE_TOLERANCE = 0.010;
+
   private final Chain chain;
   private final List<Side> sides = new ArrayList<>();
   private final List<Link> links = new ArrayList<>();
@@ -62,7 +65,7 @@ public final class Circuit {
     if (kinds.contains(Part.Kind.FUSE)) {
       new FuseStresses(s).fill(t);
     }
-    if (kinds.contains(Part.Kind.CHARGE_LEAD) || kinds.contains(Part.Kind.CHARGE_FUSE)) {
+    if (kinds.stream().anyMatch(k -> k.ordinal() >= Part.Kind.CHARGER.ordinal())) {
       new ChargeStresses(s).fill(t);
     }
     new PathStresses(this).fill(t);

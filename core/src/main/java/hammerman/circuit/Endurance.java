@@ -1,6 +1,7 @@
 package hammerman.circuit;
 
 import hammerman.guard.Fuse;
+import hammerman.guard.FuseClass;
 import hammerman.guard.Wire;
 import hammerman.pack.Strip;
 
@@ -44,11 +45,11 @@ public interface Endurance {
   }
 
   /** A fuse that must not open: three quarters of its rating for long, half the melting time. */
-  static Endurance fuse(Fuse f) {
+  static Endurance fuse(FuseClass kind, double rating) {
     return t ->
         t >= 600
-            ? Fuse.CONTINUOUS_SHARE * f.rating()
-            : f.rating() * f.kind().safeMultiple(Fuse.TIME_FACTOR * t);
+            ? Fuse.CONTINUOUS_SHARE * rating
+            : rating * kind.safeMultiple(Fuse.TIME_FACTOR * t);
   }
 
   /** Wire in air of a temperature (K), to the limit of its insulation. */

@@ -87,6 +87,10 @@ final class LinkStresses {
           .from(link.source())
           .most(link.part(), Stress.Kind.OVERLOAD, o.current(), o.limit(), Unit.AMPERE);
     }
+    if (link.part().kind() == Kind.CELLS) {
+      // For the milliseconds of a fuse cells stand their own short circuit.
+      return;
+    }
     Link.Worst s = link.shortCircuit();
     t.in(State.SHORT, Corner.full())
         .lasting(s.seconds())

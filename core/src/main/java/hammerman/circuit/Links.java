@@ -52,8 +52,7 @@ final class Links {
             forCells,
             "cell data; 1.5 times the rated current ruins, typical"));
     if (side.guard().fusing() instanceof Fusing.MainAndCells f) {
-      Endurance each =
-          Endurance.fuse(new Fuse(f.fuse().kind(), p * f.cellRating(), f.fuse().voltageRating()));
+      Endurance each = Endurance.fuse(f.fuse().kind(), p * f.cellRating());
       links.add(
           link(
               Kind.CELL_FUSES,
@@ -103,7 +102,7 @@ final class Links {
     return link(
         Kind.FUSE,
         Figures.exact(f.rating(), Unit.AMPERE) + " fuse",
-        Endurance.fuse(f),
+        Endurance.fuse(f.kind(), f.rating()),
         t -> Double.POSITIVE_INFINITY,
         List.of(),
         "three quarters of the rating for long; half the least melting time");
@@ -253,7 +252,7 @@ final class Links {
           new Link(
               side.part(Kind.CHARGE_FUSE, Figures.exact(f.rating(), Unit.AMPERE) + " charge fuse"),
               1,
-              Endurance.fuse(f),
+              Endurance.fuse(f.kind(), f.rating()),
               t -> Double.POSITIVE_INFINITY,
               List.of(),
               least,

@@ -233,17 +233,6 @@ final class CellWords {
             "Any current short of a short circuit, until BMS or fuse ends it, against what ruins"
                 + " the cells (1.5 times their rating)."));
     all.put(
-        new TableKey(p, Kind.WITHSTAND),
-        new Words(
-            "short",
-            Station.GUARD,
-            stop(),
-            "A short circuit lasts too long for the cells",
-            Phrases::withstand,
-            (s, c) -> "A fuse that opens sooner.",
-            "",
-            "The short-circuit current until it is cleared against what ruins the cells."));
-    all.put(
         new TableKey(p, Kind.LOT),
         new Words(
             "spread",

@@ -109,16 +109,18 @@ public final class Judge {
         + """
 
 
-        ## Cells of the table that stay empty
+            ## Cells of the table that stay empty
 
-        - **Voltage of cells, strips, wire and cell fuses**: a group's few volts lie across them; wire of the \
-        hobby is made for 300 V or more.
-        - **Overload of the BMS and of fuses**: they are what opens; a BMS guards its own switches.
-        - **Short circuit of the BMS**: its switches are not counted on to break it; `fuse.none` says so.
+            - **Voltage of cells, strips, wire and cell fuses**: a group's few volts lie across them; wire of the \
+            hobby is made for 300 V or more.
+            - **Overload of the BMS and of fuses**: they are what opens; a BMS guards its own switches.
+            - **Short circuit of the BMS**: its switches are not counted on to break it; `fuse.none` says so.
+            - **Short circuit of cells**: for the milliseconds of a fuse they stand their own; `cell.overload` judges \\
+        what lasts longer.
         - **Overload of the charge side**: a charger gives no more than its current.
-        - **Inrush of switch and plug**: said once, at the pre-charge.
-        - **Temperature of connectors and switch**: no class states it; their currents are for the hottest air.
-        - **Self-heating of the box in storage**: nothing flows.
+            - **Inrush of switch and plug**: said once, at the pre-charge.
+            - **Temperature of connectors and switch**: no class states it; their currents are for the hottest air.
+            - **Self-heating of the box in storage**: nothing flows.
         """;
   }
 }

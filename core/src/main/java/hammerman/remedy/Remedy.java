@@ -20,7 +20,7 @@ import java.util.StringJoiner;
  */
 public record Remedy(String what, Design design, String effect) {
   /** So many are offered. */
-  private static final int MOST = 4;
+  private static final int MOST = 3;
 
   /**
    * Returns what cures a finding of a forecast, the usual first. Some ten milliseconds for each

@@ -11,6 +11,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hammerman.Samples;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Cooling;
+import hammerman.pack.Lot;
 import hammerman.pack.Pack;
 import hammerman.pack.Strip;
 import java.util.Arrays;
@@ -40,7 +41,8 @@ class GroupingTest {
         series,
         parallel,
         Strip.plain(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1),
-        Cooling.SEALED);
+        Cooling.SEALED,
+        Lot.ONE_BATCH);
   }
 
   /** A thousand boxes: whole, connected, touching in order, or an honest no. */

@@ -27,6 +27,7 @@ import hammerman.guard.Protection;
 import hammerman.pack.Assembly;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Cooling;
+import hammerman.pack.Lot;
 import hammerman.pack.Pack;
 import hammerman.pack.Strip;
 import hammerman.project.Project;
@@ -140,12 +141,14 @@ class RandomDesignTest {
                 from(r, 2e-3, 30e-3),
                 1 + r.nextInt(3),
                 r.nextInt(4) == 0 ? 0.1e-3 : 0),
-            one(r, List.of(Cooling.values())));
+            one(r, List.of(Cooling.values())),
+            one(r, List.of(Lot.values())));
     return new Design(
         duty(r, pack),
         pack,
         guard(r, pack),
         r.nextInt(3) == 0 ? Samples.second(one(r, List.of(SecondPack.Joining.values()))) : null,
+        null,
         null);
   }
 
@@ -162,6 +165,7 @@ class RandomDesignTest {
             peak,
             r.nextDouble() * peak,
             from(r, 1e-5, 1e-2),
+            from(r, 1e-6, 0.1),
             r.nextBoolean() ? Drive.TYPICAL : null);
     double coldest = 253.15 + 40 * r.nextDouble();
     return base.withMachine(machine)
@@ -217,7 +221,8 @@ class RandomDesignTest {
             from(r, 1e-3, 20e-3),
             from(r, 20, 200),
             new Bms.Balance(Bms.Balance.Kind.PASSIVE, r.nextInt(3) * 0.05),
-            r.nextInt(3));
+            r.nextInt(3),
+            from(r, 1e-5, 1e-2));
     Protection protection =
         one(
             r,
@@ -230,7 +235,12 @@ class RandomDesignTest {
         pack.series()
             * (cell.cutOffVoltage() + r.nextDouble() * (cell.fullVoltage() - cell.cutOffVoltage()));
     return base.withProtection(protection)
-        .withCharge(new ChargePlan(volts, from(r, 0.1, 50)))
+        .withCharge(
+            new ChargePlan(
+                volts,
+                from(r, 0.1, 50),
+                one(r, List.of(ChargePlan.Kind.values())),
+                0.02 * r.nextDouble()))
         .withFusing(fusing(r))
         .withPrecharge(r.nextBoolean() ? new Precharge(from(r, 1, 2000), from(r, 0.5, 50)) : null)
         .withMainSwitch(r.nextBoolean() ? base.mainSwitch() : null)

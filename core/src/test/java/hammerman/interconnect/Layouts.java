@@ -15,6 +15,7 @@ import hammerman.fit.Sheet;
 import hammerman.pack.Conductors;
 import hammerman.pack.Cooling;
 import hammerman.pack.Joint;
+import hammerman.pack.Lot;
 import hammerman.pack.Pack;
 import hammerman.pack.Strip;
 import hammerman.pack.TakeOff;
@@ -53,7 +54,8 @@ public final class Layouts {
 
   public static Arrangement arranged(FitPlan plan, int series, int parallel, Strip strip) {
     return Arrangement.of(
-        plan, new Pack(Samples.cell("b21700"), series, parallel, strip, Cooling.SEALED));
+        plan,
+        new Pack(Samples.cell("b21700"), series, parallel, strip, Cooling.SEALED, Lot.ONE_BATCH));
   }
 
   public static FitPlan plan(Outline outline) {

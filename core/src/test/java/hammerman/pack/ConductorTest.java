@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
+import hammerman.guard.Fusing;
+import hammerman.guard.Guard;
 import hammerman.guard.Leads;
+import hammerman.guard.Protection;
 import hammerman.guard.Wire;
 import hammerman.guard.Wiring;
 import hammerman.unit.QuantityText;
@@ -62,9 +65,19 @@ class ConductorTest {
     Wiring plain =
         wiring
             .withWire(wiring.wire().withArea(10e-6))
-            .withLeads(new Leads(0.2, 0.3, 0.5, 0.8, 0.2, 9))
+            .withLeads(new Leads(0.2, 0.3, 0.5, 0.8, 0.2))
             .withSlack(0.1);
-    assertThat(plain.resistance(293.15))
-        .isCloseTo(1.724e-8 * 2.2 / 10e-6 + 2 * 0.45e-3, within(1e-12));
+    Guard bare =
+        Samples.barrow()
+            .guard()
+            .withWiring(plain)
+            .withProtection(new Protection.None())
+            .withFusing(new Fusing.BmsOnly())
+            .withMainSwitch(null);
+    double out = 1.724e-8 * 0.7 * 1.1 / 10e-6;
+    double back = 1.724e-8 * 1.3 * 1.1 / 10e-6;
+    assertThat(bare.own(293.15)).isCloseTo(out, within(1e-12));
+    assertThat(bare.shared(293.15)).isCloseTo(back + 2 * 0.45e-3, within(1e-12));
+    assertThat(bare.resistance(293.15)).isCloseTo(out + back + 2 * 0.45e-3, within(1e-12));
   }
 }

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 
 class StartRunTest {
   private final ReadyMade battery = new ReadyMade(Samples.cell("p18650"), 10, 2, 40, 0.05, 2.6);
-  private final HardStart hard = new HardStart(0.25, 0.4, 8, 0, Double.POSITIVE_INFINITY);
+  private final HardStart hard = new HardStart(0.25, 0.4, 8, 0, null);
 
   @Test
   void theFirstCurrentIsThatOfTheStalledMotor() {

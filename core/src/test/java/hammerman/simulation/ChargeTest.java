@@ -15,7 +15,7 @@ class ChargeTest {
   private final Design barrow = Samples.barrow();
 
   private static Design charged(Design d, double volts, double amperes) {
-    return Samples.withGuard(d, g -> g.withCharge(new ChargePlan(volts, amperes)));
+    return Samples.withGuard(d, g -> g.withCharge(ChargePlan.usual(volts, amperes)));
   }
 
   @Test

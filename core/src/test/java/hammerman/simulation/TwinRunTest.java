@@ -49,7 +49,7 @@ class TwinRunTest {
     Pack a = d.pack();
     Pack b = second.pack();
     double kelvin = d.duty().surroundings().hottestInUse();
-    double r1 = ohmic(a, 1, kelvin) + 3e-3;
+    double r1 = ohmic(a, 1, kelvin) + d.guard().own(kelvin);
     double r2 = ohmic(b, 0.98, kelvin) + 3e-3;
     double e1 = 13 * a.cell().openCircuit().value(1);
     double e2 = 13 * b.cell().openCircuit().value(0.98);
@@ -89,10 +89,22 @@ class TwinRunTest {
 
   @Test
   void twoEqualPacksInParallelAreOneOfTwiceTheWidth() {
-    SecondPack equal = new SecondPack(barrow.pack(), Joining.PARALLEL, 1, 1, 3e-3, 80);
+    SecondPack equal = new SecondPack(barrow.pack(), barrow.guard(), Joining.PARALLEL, 1, 1);
     TwinRun run = TwinRun.of(Chain.of(barrow), equal, Load.power(500, 3600));
     assertThat(run.first().charge()).isCloseTo(run.second().charge(), within(1e-9));
-    Design wide = Samples.withBms(barrow.withCounts(13, 12), b -> b.withResistance(1.5e-3));
+    Design wide =
+        Samples.withGuard(
+            Samples.withBms(barrow.withCounts(13, 12), b -> b.withResistance(1.5e-3)),
+            g ->
+                g.withFuse(f -> f.withRating(120))
+                    .withWiring(
+                        g.wiring()
+                            .withLeads(
+                                g.wiring()
+                                    .leads()
+                                    .withPackToFuse(0.135 / 2)
+                                    .withFuseToSwitch(0.225 / 2)
+                                    .withBmsToPack(0.135 / 2))));
     Run one = Discharge.of(Chain.of(wide), Load.power(500, 3600), 1, 311.15).run();
     assertThat(run.first().charge() * 2)
         .isCloseTo(one.totals().delivered(), within(2e-3 * one.totals().delivered()));

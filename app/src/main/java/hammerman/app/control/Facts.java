@@ -39,6 +39,7 @@ public final class Facts extends GridPane {
       int at = labels.size();
       Label label = new Label();
       label.getStyleClass().add(styles.get(at % styles.size()));
+      label.setMinWidth(USE_PREF_SIZE);
       labels.add(label);
       add(label, at % styles.size(), at / styles.size());
     }

@@ -30,6 +30,7 @@ public final class Views extends VBox {
   public Views add(String name, String id, Node node, Runnable onShow) {
     ToggleButton button = new ToggleButton(name);
     button.setId("view-" + id);
+    button.setMinWidth(USE_PREF_SIZE);
     button.getStyleClass().add("segment");
     button.setToggleGroup(group);
     button.setOnAction(e -> show(id));

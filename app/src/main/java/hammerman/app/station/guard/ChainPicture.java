@@ -30,7 +30,7 @@ final class ChainPicture extends Picture {
   private static final double BOTTOM = 20;
 
   /** Rows are not drawn thinner than this, px. */
-  private static final double LEAST_ROW = 17;
+  private static final double LEAST_ROW = 16.5;
 
   private final Consumer<Link> choose;
   private @Nullable Circuit circuit;

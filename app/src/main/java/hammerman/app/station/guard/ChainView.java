@@ -4,7 +4,6 @@ import hammerman.app.control.FigureView;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
-import hammerman.app.station.Page;
 import hammerman.choice.Choice;
 import hammerman.choice.Selection;
 import hammerman.circuit.Link;
@@ -33,7 +32,7 @@ import org.jspecify.annotations.Nullable;
 
 /** The chain of ratings, and the suggestion of a consistent set with its reasons. */
 final class ChainView extends VBox {
-  private static final double LIST_WIDTH = 430;
+  private static final double LIST_WIDTH = 376;
 
   private final Session session;
   private final Parts parts;
@@ -51,7 +50,7 @@ final class ChainView extends VBox {
   private record Row(Part part, CheckBox lock, ToggleButton choice) {}
 
   ChainView(Bench bench, Parts parts) {
-    super(6);
+    super(4);
     session = bench.session();
     this.parts = parts;
     figure(bench, "Fuse window", Headline.FUSE_WINDOW);
@@ -71,7 +70,8 @@ final class ChainView extends VBox {
             16,
             suggest,
             line(
-                "Ticked parts stay; press one to see why. Press a row above to open a part.",
+                "A set that lines up: ticked parts stay; press one to see why. Press a row above to"
+                    + " open that part.",
                 "answer"));
     head.setStyle("-fx-alignment: center-left;");
     VBox list = new VBox(1);
@@ -89,19 +89,11 @@ final class ChainView extends VBox {
     reasons.setVisible(false);
     Label caution =
         line(
-            "A shorted pack welds tools and burns hands: rings off, insulated tools, fuse fitted"
-                + " last. Above 60 V DC a touch can kill; local codes and a licensed person"
-                + " first.",
+            "A shorted pack welds tools: rings off, insulated tools, fuse fitted last. Above 60 V"
+                + " DC a touch can kill; local codes and a licensed person first.",
             "caution");
     caution.setMaxWidth(Double.MAX_VALUE);
-    getChildren()
-        .addAll(
-            chain,
-            figureRow,
-            Page.heading("A set that lines up"),
-            head,
-            new HBox(20, list, reasonsAndPart),
-            caution);
+    getChildren().addAll(chain, figureRow, head, new HBox(20, list, reasonsAndPart), caution);
   }
 
   private void figure(Bench bench, String name, Headline headline) {

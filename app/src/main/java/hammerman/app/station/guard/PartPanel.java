@@ -4,6 +4,7 @@ import hammerman.app.control.Facts;
 import hammerman.circuit.Circuit;
 import hammerman.circuit.Link;
 import hammerman.circuit.Part;
+import hammerman.circuit.State;
 import hammerman.circuit.Stress;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -14,7 +15,7 @@ import javafx.scene.layout.VBox;
 
 /** A part of the circuit opened: its rows of the stress table, worst first, and who protects it. */
 final class PartPanel extends VBox {
-  private static final int MOST = 9;
+  private static final int MOST = 7;
 
   private final Label title = new Label();
   private final Label guarded = new Label();
@@ -30,7 +31,7 @@ final class PartPanel extends VBox {
     guarded.setWrapText(true);
     guarded.setMinHeight(USE_PREF_SIZE);
     rows.setId("part-rows");
-    rows.setHgap(14);
+    rows.setHgap(10);
     rows.setVgap(2);
     getChildren().addAll(title, guarded, rows);
   }
@@ -50,7 +51,7 @@ final class PartPanel extends VBox {
                 + (link.protectors().size() == 1 ? "; nothing stands behind that." : ".");
     guarded.setText(who);
     List<List<String>> shown = new ArrayList<>();
-    shown.add(List.of("", "worst", "limit", "margin", "state"));
+    shown.add(List.of("", "worst", "limit", "margin", ""));
     circuit.stresses().stream()
         .filter(s -> belongs(s, part))
         .sorted((a, b) -> Double.compare(a.measure().margin(), b.measure().margin()))
@@ -64,7 +65,10 @@ final class PartPanel extends VBox {
     boolean same =
         s.part().kind() == part.kind()
             || (part.kind() == Part.Kind.FUSE && s.part().kind() == Part.Kind.LEAD);
-    return same && s.part().second() == part.second() && s.unit() != Unit.ONE;
+    return same
+        && s.part().second() == part.second()
+        && s.unit() != Unit.ONE
+        && (s.state() != State.TYPED || s.exceeded());
   }
 
   private static List<String> row(Stress s) {

@@ -13,13 +13,11 @@ enum School {
   PATH(
       "In the path",
       "The BMS carries every ampere of the duty and opens for a fault of any group.",
-      "Its switches must carry the duty and block the full voltage; it costs some voltage, and"
-          + " trips where the driver does not expect it."),
+      "Its switches must carry the duty and block the full voltage; it costs some voltage."),
   CHARGE(
       "Charge only",
       "A small BMS guards the charge; the machine's cut-out must end every discharge.",
-      "Given up: nothing sees one weak group run empty. The machine's cut-out must lie above the"
-          + " cells' cut-off, and the main fuse is the only help in a short circuit."),
+      "Given up: nothing sees one weak group run empty. Cut-out and main fuse must do."),
   NONE(
       "None",
       "A charger that balances and reads every group, the machine's cut-out, and the fuse stand"

@@ -120,8 +120,8 @@ final class TimeCurrentPicture extends Picture {
             .orElse(most);
     pen.dashed(Role.INK, 1, a.x(most), a.top(), a.x(most), a.bottom());
     pen.dashed(Role.INK, 1, a.x(least), a.top(), a.x(least), a.bottom());
-    pen.tagBefore(Role.INK, Pen.TEXT, a.x(most) - 4, a.bottom() - 10, "short circuit at the fuse");
-    pen.tagBefore(Role.INK, Pen.TEXT, a.x(least) - 4, a.bottom() - 26, "weakest, far end");
+    pen.tagBefore(Role.INK, Pen.TEXT, a.x(most) - 4, a.top() + 10, "short circuit at the fuse");
+    pen.tagBefore(Role.INK, Pen.TEXT, a.x(least) - 4, a.top() + 25, "at the far end, weakest");
   }
 
   private static void grid(Pen pen, Axes a) {
@@ -212,7 +212,7 @@ final class TimeCurrentPicture extends Picture {
       pen.dot(Role.INK, x[k], y[k], 3);
     }
     if (n > 0) {
-      pen.words(Role.INK, Pen.TEXT, x[0] - 60, y[0] + 14, "the duty at every duration");
+      pen.wordsBefore(Role.INK, Pen.TEXT, x[0] - 8, y[0], "the duty at every duration");
     }
   }
 

@@ -72,8 +72,8 @@ final class TwoPacksView extends VBox {
     sides
         .add("Cells", "second-cells", form().node(), () -> {})
         .add("BMS", "second-bms", forms.protection().node(), () -> {})
-        .add("Fuse and lead", "second-fuse", fuse(forms), () -> {})
-        .add("Charging", "second-charge", charging(forms), () -> {});
+        .add("Fuse", "second-fuse", fuse(forms), () -> {})
+        .add("Charge", "second-charge", charging(forms), () -> {});
     sides.setMinWidth(300);
     sides.setMaxWidth(300);
     body = new HBox(28, sides, results);

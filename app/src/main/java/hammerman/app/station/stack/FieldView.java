@@ -19,6 +19,7 @@ import hammerman.forecast.StackField.Square;
 import hammerman.forecast.Workings;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Cooling;
+import hammerman.pack.Lot;
 import hammerman.pack.Pack;
 import hammerman.pack.Strip;
 import hammerman.project.Project;
@@ -219,7 +220,13 @@ final class FieldView extends HBox {
             List.of(Cooling.values()),
             Cooling::label,
             p -> p.variant().pack().cooling(),
-            (p, v) -> pack(p, k -> k.withCooling(v)));
+            (p, v) -> pack(p, k -> k.withCooling(v)))
+        .choice(
+            "Cells are of",
+            List.of(Lot.values()),
+            Lot::label,
+            p -> p.variant().pack().lot(),
+            (p, v) -> pack(p, k -> k.withLot(v)));
     return form;
   }
 

@@ -4,15 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hammerman.cell.Chemistry;
+import hammerman.duty.LeadBattery;
 import hammerman.project.Shipped;
 import hammerman.unit.InvalidValue;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class LeadBatteryTest {
-  private static LeadBattery.Suggestion of(double volts, double charge, Chemistry chemistry) {
-    return new LeadBattery(volts, charge)
+class ReplacementTest {
+  private static Replacement.Suggestion of(double volts, double charge, Chemistry chemistry) {
+    return new Replacement(new LeadBattery(volts, charge))
         .suggest(Shipped.cells()).stream()
             .filter(s -> s.cell().chemistry() == chemistry)
             .findFirst()
@@ -28,7 +29,7 @@ class LeadBatteryTest {
 
   @Test
   void fourPhosphateGroupsTakeThePlaceOfTwelveVolts() {
-    LeadBattery.Suggestion s = of(12, 36, Chemistry.LFP);
+    Replacement.Suggestion s = of(12, 36, Chemistry.LFP);
     assertThat(s.fits()).isTrue();
     assertThat(s.series()).isEqualTo(4);
     // 36 Ah · 50 % against 85 %: 21.2 Ah, a little less for 12.8 V.
@@ -41,10 +42,10 @@ class LeadBatteryTest {
 
   @Test
   void whatFitsComesFirst() {
-    var all = new LeadBattery(12, 20).suggest(Shipped.cells());
+    var all = new Replacement(new LeadBattery(12, 20)).suggest(Shipped.cells());
     assertThat(all.getFirst().fits()).isTrue();
     assertThat(all)
-        .extracting(LeadBattery.Suggestion::fits)
+        .extracting(Replacement.Suggestion::fits)
         .isSortedAccordingTo((a, b) -> Boolean.compare(b, a));
   }
 
