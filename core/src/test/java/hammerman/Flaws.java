@@ -226,7 +226,11 @@ public final class Flaws {
     // A fuse and a BMS far above what the cells stand.
     add(
         "cell.overload",
-        d -> one(d) && path(d) && d.guard().fusing() instanceof Fusing.MainFuse,
+        d ->
+            one(d)
+                && path(d)
+                && d.pack().series() > 2
+                && d.guard().fusing() instanceof Fusing.MainFuse,
         d -> {
           double stands = d.pack().parallel() * d.pack().cell().currents().peak();
           return d.withGuard(
@@ -520,7 +524,7 @@ public final class Flaws {
     guard("wire.figure", g -> true, g -> wire(g, w -> w.withInsulationLimit(573.15)));
     add(
         "wire.drop",
-        d -> one(d) && d.pack().series() > 2,
+        d -> one(d) && d.pack().series() > 9,
         d ->
             d.withGuard(
                 d.guard()
@@ -605,7 +609,10 @@ public final class Flaws {
 
   /** Much short-circuit current, and no BMS in the way of it. */
   private static boolean little(Design d) {
-    return one(d) && !path(d) && d.guard().fusing() instanceof Fusing.MainFuse && short1(d) > 1500;
+    return !path(d)
+        && d.pack().series() > 2
+        && d.guard().fusing() instanceof Fusing.MainFuse
+        && short1(d) > 1500;
   }
 
   /** The same pack for a duty of a few watts. */
@@ -755,7 +762,7 @@ public final class Flaws {
   private void junction() {
     add(
         "junction.gap",
-        joined(Joining.PARALLEL),
+        d -> joined(Joining.PARALLEL).test(d) && d.pack().series() > 2,
         d -> d.withSecond(Objects.requireNonNull(d.second()).withSoc(0).withFirstSoc(1)));
     add(
         "junction.brakeCold",

@@ -30,7 +30,7 @@ public record Remedy(String what, Design design, String effect) {
    */
   public static List<Remedy> of(Forecast now, Finding finding, Parts parts) {
     List<Remedy> found = new ArrayList<>();
-    for (Edit edit : new Edits(now, finding, parts).candidates()) {
+    for (Edit edit : Edits.of(now, finding, parts)) {
       if (found.size() < MOST && !edit.design().equals(now.design())) {
         Forecast then = Forecast.of(edit.design());
         if (Safeguard.allows(now, then, finding)) {

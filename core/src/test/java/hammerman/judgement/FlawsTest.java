@@ -3,8 +3,10 @@ package hammerman.judgement;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.Flaws;
+import hammerman.Samples;
 import hammerman.SoundDesigns;
 import hammerman.design.Design;
+import hammerman.design.SecondPack.Joining;
 import hammerman.finding.Finding;
 import hammerman.unit.InvalidValue;
 import java.util.ArrayList;
@@ -15,12 +17,22 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.LongStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** Every single flaw, in every kind of sound design that can have it, is found with its figures. */
 class FlawsTest {
   private static final List<Design> SOUND =
-      LongStream.range(0, 120).mapToObj(SoundDesigns::of).toList();
+      Stream.concat(
+              LongStream.range(0, 120).mapToObj(SoundDesigns::of),
+              Stream.of(
+                  SoundDesigns.of(
+                      Samples.cell("t21700"),
+                      13,
+                      4,
+                      SoundDesigns.School.BALANCING_CHARGER,
+                      Joining.PARALLEL)))
+          .toList();
 
   /** Tried over the designs; the count of designs that each flaw was found in, by its place. */
   private static final Map<Integer, Integer> FOUND = new LinkedHashMap<>();
@@ -61,7 +73,10 @@ class FlawsTest {
     } catch (InvalidValue e) {
       return Optional.of(kind + e.getMessage());
     }
-    Optional<Finding> it = found.stream().filter(f -> f.id().equals(flaw.id())).findFirst();
+    // What burns in a short circuit may be too weak short of one already; that is then said.
+    String sooner = flaw.id().replace(".withstand", ".overload");
+    Optional<Finding> it =
+        found.stream().filter(f -> f.id().equals(flaw.id()) || f.id().equals(sooner)).findFirst();
     if (it.isEmpty()) {
       return Optional.of(kind + "silent; found " + found.stream().map(Finding::id).toList());
     }
