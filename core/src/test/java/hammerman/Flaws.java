@@ -518,7 +518,10 @@ public final class Flaws {
         "sharedWire.withstand",
         d -> little(d) && joined(Joining.PARALLEL).test(d),
         Part.Kind.SHARED_WIRE);
-    withstand("strip.withstand", d -> little(d) && one(d), Part.Kind.STRIPS);
+    withstand(
+        "strip.withstand",
+        d -> little(d) && one(d) && d.pack().cell().r10() > 10e-3,
+        Part.Kind.STRIPS);
     withstand("switch.withstand", d -> little(d) && one(d), Part.Kind.SWITCH);
     withstand("connector.withstand", d -> little(d) && one(d), Part.Kind.CONNECTORS);
     guard("wire.figure", g -> true, g -> wire(g, w -> w.withInsulationLimit(573.15)));
@@ -641,8 +644,8 @@ public final class Flaws {
                   .findFirst()
                   .orElseThrow();
           double aim = Math.pow(link.leastFault(), 0.3) * Math.pow(link.mostFault(), 0.7);
-          // 1.5 times its current for ten seconds, with I² t constant, at the 7.5 ms of the fuse.
-          double tenSeconds = aim / 1.5 / Math.sqrt(10 / 7.5e-3);
+          // 1.5 times its current for ten seconds, with I² t constant, at the 3 ms of the fuse.
+          double tenSeconds = aim / 1.5 / Math.sqrt(10 / 3e-3);
           return switch (kind) {
             case SWITCH ->
                 now.withGuard(
@@ -658,7 +661,7 @@ public final class Flaws {
 
   private static double enduring(Wire w, double amperes) {
     double area = 0.05e-6;
-    while (w.withArea(area).damageCurrent(301.15, 7.5e-3) < amperes) {
+    while (w.withArea(area).damageCurrent(301.15, 3e-3) < amperes) {
       area *= 1.05;
     }
     return area;
@@ -666,7 +669,7 @@ public final class Flaws {
 
   private static Strip enduring(double amperes) {
     double width = 0.5e-3;
-    while (Math.sqrt(5) * strip(width).shortTimeAmpacity(7.5e-3) < amperes) {
+    while (Math.sqrt(5) * strip(width).shortTimeAmpacity(3e-3) < amperes) {
       width *= 1.05;
     }
     return strip(width);

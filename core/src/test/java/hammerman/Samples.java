@@ -4,13 +4,16 @@ import hammerman.cell.CellType;
 import hammerman.cell.Health;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
+import hammerman.fit.FitPlan;
 import hammerman.guard.Bms;
 import hammerman.guard.Guard;
 import hammerman.guard.Leads;
 import hammerman.guard.Protection;
 import hammerman.guard.Wire;
 import hammerman.pack.Pack;
+import hammerman.pack.TakeOff;
 import hammerman.project.Shipped;
+import java.util.Objects;
 import java.util.function.UnaryOperator;
 
 /** Designs and cells that tests start from. */
@@ -49,6 +52,12 @@ public final class Samples {
     return bare.withMainSwitch(null)
         .withPrecharge(null)
         .withProtection(bare.protection().withBms(b -> b.withResistance(bms)));
+  }
+
+  /** A design in its box whose leads are taken off from one cell, which crowds the current. */
+  public static Design fromOneCell(Design d) {
+    FitPlan fit = Objects.requireNonNull(d.fit());
+    return d.withFit(fit.withConductors(fit.conductors().withTakeOff(TakeOff.ONE_CELL)));
   }
 
   public static Design withGuard(Design d, UnaryOperator<Guard> change) {

@@ -362,12 +362,12 @@ class FittingTest extends AtTheDesk {
   @Test
   void whatMendsTheWorstPlaceIsTaken() {
     fit("strips");
-    assertThat(desk.judgements()).contains("fit.strip");
+    assertThat(desk.judgements()).contains("strip.current");
     desk.until(() -> texts("#fit-mends").size() > 8);
     desk.press("#fit-mends-0");
-    desk.until(() -> !desk.judgements().contains("fit.strip"));
+    desk.until(() -> !desk.judgements().contains("strip.current"));
     desk.press("#undo");
-    desk.until(() -> desk.judgements().contains("fit.strip"));
+    desk.until(() -> desk.judgements().contains("strip.current"));
   }
 
   private double loss() {

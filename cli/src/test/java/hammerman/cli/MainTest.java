@@ -104,8 +104,7 @@ class MainTest {
   @Test
   void checkPassesTheDemoAndStopsAtAnOvercharge() throws IOException {
     assertThat(run("check", DEMO)).isZero();
-    assertThat(out.toString())
-        .contains("Warning: The hardest moment cuts off", "voltage.cutsOutUnderLoad");
+    assertThat(out.toString()).contains("Warning: The hardest moment cuts off", "machine.floor");
     assertThat(run("check", demoWith("\"voltage_V\": 54.6", "\"voltage_V\": 56"), "--json"))
         .isEqualTo(1);
   }

@@ -18,6 +18,7 @@ import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Makes the links of one pack, of what two packs share, and of the charge side. */
 final class Links {
@@ -66,7 +67,7 @@ final class Links {
     side.bms().ifPresent(b -> links.add(bms(b)));
     side.guard().fuse().ifPresent(f -> links.add(fuse(f)));
     if (circuit.chain().supply().joining() != null) {
-      links.add(wire(Kind.WIRE, side.protectors, side.share));
+      links.add(wire(Kind.WIRE, side.ofWire, side.share));
     }
     return links;
   }
@@ -163,15 +164,15 @@ final class Links {
     Side first = circuit.first();
     Links links = new Links(circuit, first);
     Guard g = first.guard();
-    List<Protector> protectors = protectors(circuit);
+    List<Protector> protectors = protectors(circuit, s -> s.protectors);
     List<Link> all = new ArrayList<>();
-    Switch s = g.mainSwitch();
-    if (s != null) {
-      Endurance contacts = Endurance.contacts(s.continuous());
-      all.add(links.carrying(Kind.SWITCH, s.name(), contacts, protectors));
+    Switch isolator = g.mainSwitch();
+    if (isolator != null) {
+      Endurance contacts = Endurance.contacts(isolator.continuous());
+      all.add(links.carrying(Kind.SWITCH, isolator.name(), contacts, protectors));
     }
     boolean two = circuit.second().isPresent();
-    all.add(links.wire(two ? Kind.SHARED_WIRE : Kind.WIRE, protectors, 1));
+    all.add(links.wire(two ? Kind.SHARED_WIRE : Kind.WIRE, protectors(circuit, s -> s.ofWire), 1));
     if (g.wiring().connectorPairs() > 0) {
       Connector c = g.wiring().connector();
       Endurance pair = Endurance.rated(c.continuous(), c.peak());
@@ -202,12 +203,12 @@ final class Links {
   }
 
   /** Who ends a current in what two packs share: in parallel both must open, in series either. */
-  private static List<Protector> protectors(Circuit circuit) {
+  private static List<Protector> protectors(Circuit circuit, Function<Side, List<Protector>> of) {
     var joining = circuit.chain().supply().joining();
     if (joining == null) {
-      return circuit.first().protectors;
+      return of.apply(circuit.first());
     }
-    List<List<Protector>> sides = circuit.sides().stream().map(s -> s.protectors).toList();
+    List<List<Protector>> sides = circuit.sides().stream().map(of).toList();
     return switch (joining) {
       case SERIES -> sides.stream().flatMap(List::stream).toList();
       case SWITCH_OVER -> List.of(Protector.all(sides, List.of(1.0, 1.0)));
@@ -227,7 +228,9 @@ final class Links {
     if (port.fuse() != null) {
       protectors.add(Protector.of(port.fuse()));
     }
-    side.bms().ifPresent(b -> protectors.add(Protector.of(b)));
+    if (port.fuse() == null) {
+      side.bms().ifPresent(b -> protectors.add(Protector.of(b)));
+    }
     side.cellFuses().ifPresent(protectors::add);
     Wire w = port.wire();
     double lead = 2 * w.resistance(port.length(), side.coldest);

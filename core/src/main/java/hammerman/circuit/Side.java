@@ -23,6 +23,10 @@ final class Side {
   final boolean second;
   final double share;
   final List<Protector> protectors;
+
+  /** Who is counted on to protect wire: fuses, and only where there are none the BMS. */
+  final List<Protector> ofWire;
+
   final double hottest;
   final double coldest;
 
@@ -39,6 +43,8 @@ final class Side {
     guard().fuse().ifPresent(f -> all.add(Protector.of(f)));
     cellFuses().ifPresent(all::add);
     protectors = List.copyOf(all);
+    ofWire =
+        bms().isPresent() && all.size() > 1 ? List.copyOf(all.subList(1, all.size())) : protectors;
   }
 
   /** The largest share of the machine's current that it carries at any charge, hot or cold. */

@@ -48,7 +48,7 @@ public enum FuseClass {
   };
 
   /** Shortest time in which an arc in a fuse is out, s; typical. */
-  private static final double SHORTEST_ARC = 5e-3;
+  private static final double SHORTEST_ARC = 2e-3;
 
   private final String label;
   private final double voltageRating;
@@ -113,7 +113,7 @@ public enum FuseClass {
   /**
    * Returns the longest time that the fuse takes to open at a multiple of its rating, s; infinite
    * up to 1.1 times. Above six times the heat that melts it stays the same (I² t constant), down to
-   * 5 ms, an arc's time.
+   * 2 ms, an arc's time.
    */
   public double openingTime(double multiple) {
     double[] last = TIMES[TIMES.length - 1];

@@ -190,7 +190,8 @@ final class Migration {
     path -= fuse.isNumber() ? 100 / fuse.asDouble() : 0;
     if (guard.path("wiring").path("leads") instanceof ObjectNode leads) {
       double area = guard.path("wiring").path("wire").path("area_mm2").asDouble(4);
-      double length = Math.clamp(path / 1000 * area / COPPER, 0, 50);
+      double cut = 1 + guard.path("wiring").path("slack_percent").asDouble(0) / 100;
+      double length = Math.clamp(path / 1000 * area / COPPER / cut, 0, 50);
       leads.put("packToFuse_m", Math.min(0.1, length));
       leads.put("fuseToSwitch_m", Math.max(0, length - 0.1));
       leads.put("switchToMachine_m", 0);

@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
 
 /** What the worked example's layout makes of currents and heat. */
 class LayoutForecastTest {
-  private static final Forecast BARROW = Forecast.of(Samples.barrow());
+  private static final Forecast BARROW = Forecast.of(Samples.fromOneCell(Samples.barrow()));
 
   @Test
   void everyMendIsSolvedAnewAndTheBestIsFirst() {

@@ -9,20 +9,27 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import hammerman.Samples;
+import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.duty.Task;
 import hammerman.fit.Arrangement;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
+import hammerman.guard.ChargePlan;
 import hammerman.guard.Fusing;
 import hammerman.guard.Guard;
 import hammerman.guard.Protection;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Conductors;
+import hammerman.pack.Lot;
 import hammerman.pack.TakeOff;
 import hammerman.project.UnreadableProject.Reason;
+import hammerman.readymade.HardStart;
+import hammerman.readymade.ReadyMade;
+import hammerman.readymade.ReadyMadeUse;
 import hammerman.unit.QuantityText;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -115,6 +122,16 @@ class ProjectFileTest {
                 new String(ProjectFile.document(Shipped.starter()), StandardCharsets.UTF_8),
                 InputFormat.JSON))
         .isEmpty();
+    Project full = Shipped.example(Shipped.Example.DARK_SKY_BOX);
+    Design d =
+        full.design()
+            .withSecond(Samples.second(SecondPack.Joining.DIODES))
+            .withReadyMade(
+                new ReadyMadeUse(
+                    new ReadyMade(Samples.cell("p18650"), 10, 2, 40, 0.05, 2.6),
+                    new HardStart(0.25, 0.4, 8, 0, 30.0)));
+    String written = new String(ProjectFile.document(full.withDesign(d)), StandardCharsets.UTF_8);
+    assertThat(schema.validate(written, InputFormat.JSON)).isEmpty();
   }
 
   @Test
@@ -168,9 +185,10 @@ class ProjectFileTest {
    */
   @Test
   void aDocumentOfTheFirstFormatIsRead() throws UnreadableProject {
-    ObjectNode document = (ObjectNode) JsonMapping.MAPPER.readTree(demo());
+    ObjectNode document = (ObjectNode) JsonMapping.MAPPER.readTree(second());
     document.put("version", 1);
     ObjectNode variant = (ObjectNode) document.path("project").path("variants").get(0);
+    variant.remove("second");
     ((ObjectNode) variant.path("pack").path("strip")).remove("steel_mm");
     ObjectNode fit = (ObjectNode) variant.path("fit");
     fit.set("container", fit.remove("boxes").get(0));
@@ -185,6 +203,32 @@ class ProjectFileTest {
     assertThat(read.packing()).isEqualTo(now.packing());
     assertThat(read.conductors()).isEqualTo(Conductors.USUAL.withTakeOff(TakeOff.WHOLE_GROUP));
     assertThat(read.byHand()).isNull();
+  }
+
+  /** A file as format 2 had it. */
+  private static byte[] second() {
+    try (var in =
+        Objects.requireNonNull(ProjectFileTest.class.getResourceAsStream("format-2.json"))) {
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @Test
+  void aDocumentOfTheSecondFormatIsRead() throws UnreadableProject {
+    Project p = ProjectDocument.read(second(), "old");
+    Guard g = p.variant().guard();
+    assertThat(g.chargePort().wire().area()).isCloseTo(1.5e-6, within(1e-12));
+    assertThat(g.chargePort().length()).isCloseTo(0.4, within(1e-12));
+    assertThat(g.chargePort().fuse()).isNull();
+    assertThat(g.charge().kind()).isEqualTo(ChargePlan.Kind.LITHIUM);
+    assertThat(p.variant().pack().lot()).isEqualTo(Lot.ONE_BATCH);
+    SecondPack s = Objects.requireNonNull(p.variant().second());
+    assertThat(s.guard().own(293.15)).isCloseTo(8e-3, within(2e-4));
+    assertThat(s.guard().protection().bms().orElseThrow().mosfetVoltage()).isEqualTo(80);
+    assertThat(s.guard().charge().voltage()).isCloseTo(54.6, within(1e-9));
+    assertThat(p.variant().reasonFor("machine.floor")).contains("the ramp is short");
   }
 
   @Test
@@ -203,9 +247,9 @@ class ProjectFileTest {
 
   @Test
   void aNewerVersionIsRefusedKindly() {
-    UnreadableProject e = refusal(demo().replace("\"version\" : 2", "\"version\" : 9"));
+    UnreadableProject e = refusal(demo().replace("\"version\" : 3", "\"version\" : 9"));
     assertThat(e.reason()).isEqualTo(Reason.NEWER);
-    assertThat(e.getMessage()).contains("format 9", "up to 2");
+    assertThat(e.getMessage()).contains("format 9", "up to 3");
   }
 
   @Test
