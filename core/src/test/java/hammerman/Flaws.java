@@ -271,7 +271,7 @@ public final class Flaws {
                         1.1 * d.pack().parallel() * d.pack().strip().ampacity())));
     add(
         "strip.overload",
-        d -> one(d) && path(d) && d.guard().fusing() instanceof Fusing.MainFuse,
+        d -> d.fit() == null && one(d) && path(d) && d.guard().fusing() instanceof Fusing.MainFuse,
         d -> {
           double hard = d.duty().hardest().current();
           Design late =
@@ -576,11 +576,14 @@ public final class Flaws {
           double hard = d.duty().hardest().current();
           return big.withGuard(plug(big, 1.4 * hard, 1.5 * hard, 600));
         });
-    add("precharge.none", Flaws::any, d -> machine(d, m -> m.withInputCapacitance(0.9)));
+    add(
+        "precharge.none",
+        Flaws::any,
+        d -> machine(d.withGuard(d.guard().withPrecharge(null)), m -> m.withInputCapacitance(0.9)));
     // A pre-charging plug does not help where a switch closes after it.
     add(
         "precharge.none",
-        d -> volts(d) > 20,
+        d -> volts(d) > 20 && d.guard().precharge() == null,
         d ->
             machine(
                 d.withGuard(

@@ -2,6 +2,7 @@ package hammerman;
 
 import hammerman.cell.CellType;
 import hammerman.chain.Chain;
+import hammerman.chain.LaidOut;
 import hammerman.choice.Selection;
 import hammerman.circuit.Circuit;
 import hammerman.design.Design;
@@ -16,6 +17,7 @@ import hammerman.duty.Surroundings;
 import hammerman.duty.Task;
 import hammerman.finding.Finding;
 import hammerman.finding.Severity;
+import hammerman.fit.FitPlan;
 import hammerman.guard.Bms;
 import hammerman.guard.BmsClass;
 import hammerman.guard.ChargePlan;
@@ -35,10 +37,11 @@ import hammerman.pack.Cooling;
 import hammerman.pack.Lot;
 import hammerman.pack.Pack;
 import hammerman.pack.Strip;
+import hammerman.pack.TakeOff;
 import hammerman.project.Shipped;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Objects;
 import java.util.Random;
 import org.jspecify.annotations.Nullable;
 
@@ -103,6 +106,16 @@ public final class SoundDesigns {
             null,
             null);
     return fitted(d, school);
+  }
+
+  /** The barrow in its box, with stout strips and a bar over the end groups. */
+  public static Design boxed() {
+    Design d = Samples.barrow();
+    FitPlan fit = Objects.requireNonNull(d.fit());
+    Strip copper = new Strip(ConductorMaterial.COPPER, 0.3e-3, 10e-3, 2, 0);
+    return d.withPack(d.pack().withStrip(copper))
+        .withFit(fit.withConductors(fit.conductors().withTakeOff(TakeOff.WHOLE_GROUP)))
+        .withDuty(d.duty().withMachine(d.duty().machine().withCutOutVoltage(36)));
   }
 
   private static Duty duty(CellType cell, Pack pack, int all, double continuous, double peak) {
@@ -258,6 +271,7 @@ public final class SoundDesigns {
 
   /** What the stress table says. */
   public static List<Finding> read(Design d) {
-    return Judge.read(Circuit.of(Chain.of(d), Optional.empty()));
+    LaidOut built = LaidOut.of(d);
+    return Judge.read(Circuit.of(built.chain(), built.layout()));
   }
 }

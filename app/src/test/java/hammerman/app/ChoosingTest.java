@@ -40,6 +40,7 @@ class ChoosingTest extends AtTheDesk {
     desk.keyIn("draws-at-full-effort", "30");
     desk.keyIn("pushes-back-braking", "15");
     desk.keyIn("input-capacitors", "1500");
+    desk.keyIn("draws-while-off", "8 mA");
     desk.keyIn("what-happens", "Start on the ramp, loaded");
     desk.keyIn("battery-current", "55");
     desk.keyIn("lasts", "12 s");
@@ -49,10 +50,12 @@ class ChoosingTest extends AtTheDesk {
     desk.keyIn("hottest-in-use", "38");
     desk.keyIn("coldest-in-use", "8");
     desk.keyIn("coldest-charging", "12");
+    desk.keyIn("hottest-charging", "30");
     desk.keyIn("hottest-in-storage", "30");
     desk.keyIn("coldest-in-storage", "14");
     desk.keyIn("this-duty-times", "4");
     desk.keyIn("stored-at-charge", "90");
+    desk.keyIn("longest-rest", "90");
     desk.keyIn("worn-out-at-capacity", "80");
     desk.keyIn("mass-at-most", "8");
     desk.keyIn("room-for-the-pack", "3,5");

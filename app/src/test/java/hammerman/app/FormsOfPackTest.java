@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import hammerman.chain.Layout;
 import hammerman.design.Design;
 import hammerman.finding.Station;
+import hammerman.fit.FitPlan;
 import hammerman.fit.Joining;
 import hammerman.fit.Placing;
 import hammerman.fit.Point;
@@ -14,10 +15,12 @@ import hammerman.heat.HeatMap;
 import hammerman.interconnect.Network;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Joint;
+import hammerman.pack.TakeOff;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Slider;
 import org.junit.jupiter.api.Test;
@@ -159,7 +162,8 @@ class FormsOfPackTest extends AtTheDesk {
     start(
         "13S6P fits",
         d ->
-            d.withDuty(
+            d.withFit(oneCell(d))
+                .withDuty(
                     d.duty()
                         .withTask(new hammerman.duty.Task.ByTime(1200, 900))
                         .withSurroundings(d.duty().surroundings().withHottestInUse(273.15 + 50)))
@@ -203,6 +207,11 @@ class FormsOfPackTest extends AtTheDesk {
     assertThat(layout().arrangement().attempted().orElseThrow().group()).isEqualTo(before);
     assertThat(Arrays.asList(Style.values())).contains(plan().style());
     assertThat(List.of(plan().locked())).hasSize(1);
+  }
+
+  private static FitPlan oneCell(Design d) {
+    FitPlan fit = Objects.requireNonNull(d.fit());
+    return fit.withConductors(fit.conductors().withTakeOff(TakeOff.ONE_CELL));
   }
 
   /** Once laid out, nothing is cut short or outside in this state of the sheet. */

@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.cell.CellType;
 import hammerman.cell.Health;
+import hammerman.circuit.Circuit;
 import hammerman.design.SecondPack.Joining;
 import hammerman.finding.Station;
 import hammerman.guard.Guard;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Objects;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -26,13 +28,13 @@ class GuardingTest extends AtTheDesk {
     desk.view(Station.GUARD, "parts");
     desk.type("#fuse-rating", "200");
     desk.type("#carries-for-long", "8");
-    assertThat(desk.judgements()).contains("fuse.unprotected", "bms.continuous");
+    assertThat(desk.judgements()).contains("wire.overload", "bms.current");
     desk.view(Station.GUARD, "chain");
     desk.press("#suggest");
-    assertThat(desk.judgements()).doesNotContain("fuse.unprotected", "bms.continuous");
+    assertThat(desk.judgements()).doesNotContain("wire.overload", "bms.current");
     assertThat(guard().fuse().orElseThrow().rating()).isEqualTo(50);
-    assertThat(String.join(" ", texts("#reasons")))
-        .contains("Main fuse: 50 A bolt-down", "Smaller:");
+    desk.press("#choice-fuse");
+    assertThat(String.join(" ", texts("#reasons"))).contains("Main fuse: 50 A", "Smaller:");
     desk.press("#undo");
     assertThat(guard().fuse().orElseThrow().rating()).isEqualTo(200);
   }
@@ -68,7 +70,7 @@ class GuardingTest extends AtTheDesk {
     assertThat(desk.judgements()).contains("fuse.none");
     choose("#school", 1);
     desk.type("#each-cell-s-fuse", "2");
-    assertThat(desk.judgements()).contains("fuse.cellSmall").doesNotContain("fuse.none");
+    assertThat(desk.judgements()).contains("cellFuse.current").doesNotContain("fuse.none");
   }
 
   private void choose(String selector, int index) {
@@ -86,11 +88,15 @@ class GuardingTest extends AtTheDesk {
   void timeAndCurrentSaysWhetherTheOrderHolds() {
     desk.example();
     desk.view(Station.GUARD, "time");
-    assertThat(desk.text("#time-current-verdict")).startsWith("In order");
+    assertThat(desk.text("#time-current-verdict")).startsWith("Out of order: Strips");
+    desk.view(Station.STACK, "field");
+    choose("#as-sold", 8);
+    desk.view(Station.GUARD, "time");
+    desk.until(() -> desk.text("#time-current-verdict").startsWith("In order"));
     desk.view(Station.GUARD, "parts");
     desk.type("#fuse-rating", "20");
     desk.view(Station.GUARD, "time");
-    assertThat(desk.text("#time-current-verdict")).contains("it may blow in use");
+    assertThat(desk.text("#time-current-verdict")).startsWith("Out of order: Main fuse");
   }
 
   @Test
@@ -138,10 +144,10 @@ class GuardingTest extends AtTheDesk {
     desk.until(() -> desk.text("#second-words").contains("Together they serve"));
     assertThat(texts("#second-facts")).contains("50 %");
     desk.type("#it-is-charged-to", "30");
-    assertThat(desk.judgements()).contains("second.gap");
+    assertThat(desk.judgements()).contains("junction.gap");
     desk.until(() -> desk.text("#second-words").contains("a gap of 7.67 V"));
     choose("#joined", Joining.DIODES.ordinal());
-    assertThat(desk.judgements()).doesNotContain("second.gap");
+    assertThat(desk.judgements()).doesNotContain("junction.gap");
     desk.type("#its-capacity-left", "80");
     CellType worn = Objects.requireNonNull(desk.session.project().variant().second()).pack().cell();
     assertThat(worn.health()).isEqualTo(new Health(0.8, 1));
@@ -149,6 +155,123 @@ class GuardingTest extends AtTheDesk {
     assertThat(desk.session.project().variant().second()).isNull();
     desk.press("#undo");
     assertThat(desk.session.project().variant().second()).isNotNull();
+  }
+
+  /** The first remedy in the rail cures the finding; undo brings it back. */
+  @Test
+  void aFindingIsCuredFromTheRailAndTakenBack() {
+    desk.example();
+    assertThat(desk.judgements()).contains("strip.current");
+    desk.until(() -> desk.isShown("#remedy-strip-current-1"));
+    assertThat(desk.text("#remedy-strip-current-1")).startsWith("Do this: ");
+    assertThat(String.join(" ", texts("#judgement-strip-current")))
+        .contains("margin −", "becomes +");
+    desk.press("#remedy-strip-current-1");
+    assertThat(desk.judgements()).doesNotContain("strip.current");
+    desk.keys(KeyCode.CONTROL, KeyCode.Z);
+    desk.until(() -> desk.judgements().contains("strip.current"));
+    desk.until(() -> desk.isShown("#remedy-strip-current-1"));
+    desk.keys(KeyCode.CONTROL, KeyCode.ENTER);
+    desk.until(() -> !desk.judgements().contains("strip.current"));
+    assertThat(desk.text("#message")).startsWith("Done: ");
+  }
+
+  /** Each pack is a pack: the second one's own fuse, BMS and charge lead are judged and mended. */
+  @Test
+  void aTwoPackDesignIsJudgedAsTwoPacks() {
+    desk.example();
+    desk.view(Station.GUARD, "two");
+    desk.press("#toggle-second");
+    choose("#joined", Joining.SERIES.ordinal());
+    assertThat(desk.judgements())
+        .contains("machine.voltage", "bms.voltage", "second.bms.voltage", "pack.touch");
+    choose("#joined", Joining.DIODES.ordinal());
+    assertThat(desk.judgements()).doesNotContain("machine.voltage", "second.bms.voltage");
+    desk.press("#view-second-fuse");
+    desk.type("#its-fuse-rating", "10");
+    assertThat(desk.judgements()).contains("second.fuse.current").doesNotContain("fuse.current");
+    desk.press("#view-second-bms");
+    desk.type("#its-bms-groups", "14");
+    assertThat(desk.judgements()).contains("second.bms.count");
+    desk.until(() -> desk.isShown("#remedy-second-bms-count-1"));
+    desk.press("#remedy-second-bms-count-1");
+    assertThat(desk.judgements()).doesNotContain("second.bms.count");
+    desk.view(Station.GUARD, "chain");
+    Circuit circuit = Desk.fx(() -> desk.session.forecastProperty().get().circuit());
+    assertThat(circuit.links()).filteredOn(l -> l.part().second()).hasSizeGreaterThan(5);
+  }
+
+  @Test
+  void aPartOfTheChainIsOpenedByMouseAndByKeys() {
+    desk.example();
+    desk.view(Station.GUARD, "chain");
+    desk.until(() -> desk.text("#part-title").startsWith("Cells"));
+    Desk.fx(
+        () -> {
+          desk.find("#chain-picture", Node.class).requestFocus();
+          return null;
+        });
+    desk.keys(KeyCode.DOWN);
+    desk.until(() -> desk.text("#part-title").startsWith("Strips"));
+    for (int k = 0; k < 4; k++) {
+      desk.keys(KeyCode.DOWN);
+    }
+    desk.until(() -> desk.text("#part-title").startsWith("Main wire"));
+    assertThat(desk.text("#part-guarded"))
+        .contains("60 A fuse")
+        .contains("nothing stands behind that");
+    assertThat(texts("#part-rows")).anyMatch(t -> t.contains("short circuit"));
+    desk.keys(KeyCode.UP);
+    desk.until(() -> desk.text("#part-title").startsWith("Switch"));
+  }
+
+  @Test
+  void theChargeSideHasItsOwnFuseAndPlug() {
+    desk.example();
+    desk.view(Station.GUARD, "parts");
+    choose("#charge-fuse", 0);
+    assertThat(desk.judgements()).contains("chargeFuse.none");
+    assertThat(desk.isShown("#charge-fuse-rating")).isFalse();
+    choose("#charge-fuse", 4);
+    assertThat(desk.judgements()).doesNotContain("chargeFuse.none");
+    assertThat(Objects.requireNonNull(guard().chargePort().fuse()).rating()).isEqualTo(15);
+    desk.type("#before-its-fuse", "1.5 m");
+    assertThat(desk.judgements()).contains("chargeLead.length");
+    desk.view(Station.GUARD, "charging");
+    choose("#charger", 3);
+    assertThat(desk.judgements()).contains("charger.match");
+    desk.type("#tolerance", "2 %");
+    assertThat(desk.judgements()).contains("cell.overcharge");
+  }
+
+  @Test
+  void whatStandsAndWaitsIsAskedAndJudged() {
+    desk.example();
+    desk.view(Station.GUARD, "parts");
+    desk.type("#draws-itself", "300 mA");
+    assertThat(desk.judgements()).contains("pack.days");
+    desk.view(Station.DUTY, "machine");
+    desk.type("#longest-rest", "2");
+    assertThat(desk.judgements()).doesNotContain("pack.days");
+    desk.type("#hottest-charging", "50");
+    assertThat(desk.judgements()).contains("cell.chargeHot");
+    desk.view(Station.STACK, "field");
+    choose("#cells-are-of", 2);
+    assertThat(desk.judgements()).contains("cell.lot");
+  }
+
+  @Test
+  void aReadyMadeBatteryIsKeptInTheProjectAndJudged() {
+    desk.example();
+    desk.view(Station.GUARD, "ready");
+    desk.press("#ready-keep");
+    assertThat(desk.judgements()).contains("readyMade.match");
+    desk.until(() -> desk.isShown("#remedy-readyMade-match-1"));
+    desk.press("#remedy-readyMade-match-1");
+    assertThat(desk.judgements()).doesNotContain("readyMade.match");
+    assertThat(desk.session.project().variant().readyMade()).isNotNull();
+    desk.press("#ready-keep");
+    assertThat(desk.session.project().variant().readyMade()).isNull();
   }
 
   @Test

@@ -42,12 +42,12 @@ class WindowTest extends AtTheDesk {
     desk.type("#in-series", "14");
     assertThat(desk.text("#counts")).isEqualTo("14S6P");
     assertThat(desk.figure("full")).isEqualTo("58.8 V");
-    assertThat(desk.judgements()).contains("voltage.aboveMachine");
-    assertThat(desk.isShown("#judgement-voltage-aboveMachine")).isTrue();
+    assertThat(desk.judgements()).contains("machine.voltage");
+    assertThat(desk.isShown("#judgement-machine-voltage")).isTrue();
     desk.type("#in-series", "13");
     desk.type("#in-parallel", "8");
     assertThat(desk.figure("capacity")).isEqualTo("36.0 Ah");
-    assertThat(desk.judgements()).doesNotContain("voltage.aboveMachine", "duty.shortWhenWorn");
+    assertThat(desk.judgements()).doesNotContain("machine.voltage", "duty.shortWhenWorn");
   }
 
   @Test
@@ -85,7 +85,7 @@ class WindowTest extends AtTheDesk {
     desk.view(Station.GUARD, "parts");
     desk.type("#cross-section", "10 AWG");
     assertThat(desk.text("#cross-section")).startsWith("5.26");
-    assertThat(desk.judgements()).contains("fuse.unprotected");
+    assertThat(desk.judgements()).contains("wire.overload");
     desk.type("#fuse-rating", "lots");
     assertThat(desk.text("#fuse-rating")).isEqualTo("lots");
     assertThat(complaints()).anyMatch(c -> c.contains("“lots” is not a current"));
@@ -166,7 +166,7 @@ class WindowTest extends AtTheDesk {
     assertThat(desk.text("#rail-heading")).isEqualTo("How this figure came about");
     assertThat(railText()).contains("Rated energy", "1264 Wh", "E = V · Q");
     desk.press("#back-to-judgements");
-    assertThat(desk.text("#rail-heading")).isEqualTo("Judgements: 2 warnings, 2 notes");
+    assertThat(desk.text("#rail-heading")).isEqualTo("Judgements: 2 warnings, 1 note");
   }
 
   @Test
@@ -254,7 +254,7 @@ class WindowTest extends AtTheDesk {
     desk.view(Station.GUARD, "parts");
     desk.choose("#class", FuseClass.BLADE);
     assertThat(desk.text("#rated-dc")).isEqualTo("58");
-    assertThat(desk.judgements()).contains("fuse.interrupt");
+    assertThat(desk.judgements()).contains("fuse.short");
   }
 
   @Test

@@ -3,6 +3,7 @@ package hammerman.bench;
 import hammerman.cell.CellLibrary;
 import hammerman.chain.Chain;
 import hammerman.choice.Selection;
+import hammerman.circuit.Circuit;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.duty.Load;
@@ -15,6 +16,7 @@ import hammerman.judgement.Case;
 import hammerman.judgement.Judge;
 import hammerman.pack.Assembly;
 import hammerman.project.Shipped;
+import hammerman.remedy.Remedy;
 import hammerman.search.Search;
 import hammerman.search.Weights;
 import hammerman.simulation.Discharge;
@@ -58,6 +60,9 @@ public class ModelBench {
                   0.97,
                   1));
 
+  private final Forecast pair = Forecast.of(paired);
+  private final Forecast forecast = Forecast.of(design);
+
   private static Case judged(Forecast f) {
     return new Case(f.circuit(), f.duty(), f.pair(), f.layout(), f.thermal().map());
   }
@@ -90,6 +95,18 @@ public class ModelBench {
   @Benchmark
   public List<Finding> judging() {
     return Judge.judge(judged);
+  }
+
+  /** The circuit of two packs, one with its layout, walked and judged. */
+  @Benchmark
+  public List<Finding> circuit() {
+    return Judge.read(Circuit.of(pair.chain(), pair.layout()));
+  }
+
+  /** What cures the first finding of the worked example. */
+  @Benchmark
+  public List<Remedy> remedies() {
+    return Remedy.of(forecast, forecast.judgements().getFirst(), parts);
   }
 
   /** Two packs in parallel through an hour in steps of 1 s. */

@@ -9,6 +9,7 @@ import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -107,6 +108,42 @@ class MainTest {
     assertThat(out.toString()).contains("Warning: The hardest moment cuts off", "machine.floor");
     assertThat(run("check", demoWith("\"voltage_V\": 54.6", "\"voltage_V\": 56"), "--json"))
         .isEqualTo(1);
+  }
+
+  @Test
+  void checkCarriesFiguresStatesAndRemedies() throws IOException {
+    Path file = demoWith("\"voltage_V\": 54.6", "\"voltage_V\": 56");
+    assertThat(run("check", file, "--json")).isEqualTo(1);
+    List<JsonNode> found = new ArrayList<>();
+    json().path("judgements").forEach(found::add);
+    JsonNode over =
+        found.stream()
+            .filter(j -> j.path("id").asString().equals("cell.overcharge"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(over.path("unit").asString()).isEqualTo("V");
+    assertThat(over.path("value").asDouble()).isCloseTo(56 * 1.002 / 13, within(1e-4));
+    assertThat(over.path("limit").asDouble()).isCloseTo(4.21, within(1e-9));
+    assertThat(over.path("limitIs").asString()).isEqualTo("most");
+    assertThat(over.path("subject").asString()).isEqualTo("Cells");
+    assertThat(over.path("state").asString()).startsWith("charging");
+    assertThat(over.path("caution").asString()).contains("burn");
+    assertThat(over.path("remedies").get(0).path("do").asString())
+        .isEqualTo("Set the charger to 54.60 V");
+    assertThat(over.path("remedies").get(0).path("effect").asString()).contains("becomes");
+    JsonNode rows = json().at("/guard/stresses");
+    assertThat(rows.size()).isGreaterThan(50);
+    for (JsonNode row : rows) {
+      assertThat(row.path("source").asString()).as(row.toString()).isNotBlank();
+    }
+  }
+
+  @Test
+  void checkInWordsSaysWhatToDo() throws IOException {
+    assertThat(run("check", DEMO)).isZero();
+    assertThat(out.toString())
+        .containsPattern("Do this: .*\\(margin −.* becomes \\+.*\\)")
+        .doesNotContain("NaN");
   }
 
   @Test

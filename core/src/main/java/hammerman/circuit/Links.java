@@ -234,9 +234,7 @@ final class Links {
     side.cellFuses().ifPresent(protectors::add);
     Wire w = port.wire();
     double lead = 2 * w.resistance(port.length(), side.coldest);
-    double least =
-        side.branch.openCircuit(0.1)
-            / (side.branch.bare(0.1, side.coldest, Settling.TEN_SECONDS) + lead);
+    double least = side.leastFault(lead);
     List<Link> links = new ArrayList<>();
     links.add(
         new Link(

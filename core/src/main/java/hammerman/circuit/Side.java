@@ -18,6 +18,9 @@ final class Side {
   /** Charge at which a short circuit is weakest and still deep: nearly empty. */
   private static final double LOW = 0.1;
 
+  /** Resistance of worn cells over that of new ones; typical at the end of life. */
+  private static final double WORN = 1.5;
+
   private final Chain chain;
   final Supply.Branch branch;
   final boolean second;
@@ -135,10 +138,18 @@ final class Side {
     };
   }
 
-  /** The smallest short-circuit current, at the far end of the leads: nearly empty and cold, A. */
+  /**
+   * The smallest short-circuit current, at the far end of the leads: nearly empty, cold, worn, A.
+   */
   double leastFault() {
-    double outer = branch.shared().shared(coldest);
-    return branch.openCircuit(LOW)
-        / (branch.resistance(LOW, coldest, Settling.TEN_SECONDS) + outer);
+    double outer = guard().own(coldest) + branch.shared().shared(coldest);
+    return leastFault(outer);
+  }
+
+  /** The smallest short-circuit current through a resistance (Ω) outside the pack, A. */
+  double leastFault(double outer) {
+    double fresh = branch.bare(LOW, coldest, Settling.TEN_SECONDS);
+    double strips = branch.assembly().stripResistance(coldest);
+    return branch.openCircuit(LOW) / (WORN * (fresh - strips) + strips + outer);
   }
 }

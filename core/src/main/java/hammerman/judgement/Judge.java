@@ -82,7 +82,7 @@ public final class Judge {
     above the insulation's limit (wire), 100 K (strip); typical.
 
     **Faults.** The largest short-circuit current is that at the fuse: full, warm, every source, no lead \
-    beyond the fuse. The smallest is at the far end of the leads: nearly empty, cold. A fuse takes the longest \
+    beyond the fuse. The smallest is at the far end of the leads: nearly empty, cold, worn (1.5 times the cells' resistance). A fuse takes the longest \
     time of its class; above six times its rating I² t stays constant. A BMS opens after its delay, above three \
     times its threshold at once; a sensor ends what overheats cells within ten minutes.
 

@@ -13,6 +13,13 @@ import java.util.Objects;
 
 /** Phrases that sentences are put together from. */
 final class Phrases {
+  static final String SHORT =
+      "A shorted pack welds tools and burns hands: rings off, insulated tools, eye protection, the"
+          + " fuse fitted last.";
+
+  static final String ARC =
+      "Above 60 V DC an arc keeps burning. Local codes and a licensed person come first.";
+
   private Phrases() {}
 
   static String value(Stress s) {
@@ -31,6 +38,11 @@ final class Phrases {
   /** What is allowed, rounded down. */
   static String down(double core, Unit unit) {
     return Figures.atMost(core, unit);
+  }
+
+  /** A short-circuit current: in amperes, from a thousand on in kiloamperes. */
+  static String fault(double a) {
+    return Figures.of(a, a < 1000 ? Unit.AMPERE : Unit.KILOAMPERE);
   }
 
   static String amperes(double a) {
@@ -106,7 +118,7 @@ final class Phrases {
             ? "nothing clears it"
             : "%s takes up to %s".formatted(s.protector(), Figures.duration(s.seconds()));
     return "In a short circuit of %s %s; “%s” stands %s that long."
-        .formatted(Figures.of(s.value(), Unit.KILOAMPERE), who, s.part().name(), limit(s));
+        .formatted(fault(s.value()), who, s.part().name(), limit(s));
   }
 
   static Pack pack(Stress s, Circuit c) {

@@ -24,7 +24,9 @@ final class Readings {
   private static Map<TableKey, Words> words() {
     Map<TableKey, Words> all = new LinkedHashMap<>();
     CellWords.put(all);
+    PackWords.put(all);
     GuardWords.put(all);
+    FuseWords.put(all);
     PathWords.put(all);
     return all;
   }

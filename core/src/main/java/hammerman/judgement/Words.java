@@ -33,6 +33,17 @@ record Words(
     T of(Stress s, Circuit c);
   }
 
+  /** Words of what is mended at Guard, without a caution. */
+  static Words atGuard(
+      String word,
+      Of<Severity> severity,
+      String title,
+      Of<String> why,
+      Of<String> fix,
+      String looksAt) {
+    return new Words(word, Station.GUARD, severity, title, why, fix, "", looksAt);
+  }
+
   static Of<Severity> stop() {
     return (s, c) -> Severity.STOP;
   }

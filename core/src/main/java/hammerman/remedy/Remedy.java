@@ -9,6 +9,7 @@ import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.StringJoiner;
+import java.util.function.BooleanSupplier;
 
 /**
  * An edit that cures a finding, tried: the finding is gone, nothing new is stopped, and no
@@ -29,8 +30,21 @@ public record Remedy(String what, Design design, String effect) {
    * @param parts what can be bought
    */
   public static List<Remedy> of(Forecast now, Finding finding, Parts parts) {
+    return of(now, finding, parts, () -> false);
+  }
+
+  /**
+   * As above, until done or cancelled.
+   *
+   * @param cancelled asked between trials; when true the search ends with what it has
+   */
+  public static List<Remedy> of(
+      Forecast now, Finding finding, Parts parts, BooleanSupplier cancelled) {
     List<Remedy> found = new ArrayList<>();
     for (Edit edit : Edits.of(now, finding, parts)) {
+      if (cancelled.getAsBoolean()) {
+        break;
+      }
       if (found.size() < MOST && !edit.design().equals(now.design())) {
         Forecast then = Forecast.of(edit.design());
         if (Safeguard.allows(now, then, finding)) {

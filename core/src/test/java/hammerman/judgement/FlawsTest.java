@@ -26,6 +26,7 @@ class FlawsTest {
       Stream.concat(
               LongStream.range(0, 120).mapToObj(SoundDesigns::of),
               Stream.of(
+                  SoundDesigns.boxed(),
                   SoundDesigns.of(
                       Samples.cell("t21700"),
                       13,

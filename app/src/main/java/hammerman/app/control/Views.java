@@ -5,14 +5,14 @@ import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** A few views of one page, one shown at a time, chosen by a row of words. */
 public final class Views extends VBox {
-  private final HBox words = new HBox();
+  private final FlowPane words = new FlowPane();
   private final StackPane place = new StackPane();
   private final ToggleGroup group = new ToggleGroup();
   private final Map<String, View> views = new LinkedHashMap<>();
@@ -23,6 +23,8 @@ public final class Views extends VBox {
   public Views() {
     super(8);
     VBox.setVgrow(place, Priority.ALWAYS);
+    words.setMinHeight(USE_PREF_SIZE);
+    words.setPrefWrapLength(0);
     getChildren().addAll(words, place);
   }
 

@@ -19,9 +19,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -31,6 +33,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -39,7 +42,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Rail extends VBox {
   /** So many judgements are shown whole. */
-  private static final int WHOLE = 3;
+  private static final int WHOLE = 2;
 
   private final Session session;
   private final Consumer<Station> go;
@@ -51,9 +54,14 @@ final class Rail extends VBox {
   private @Nullable Forecast forecast;
   private @Nullable Design curedFor;
   private final Set<String> unfolded = new HashSet<>();
+
+  /** Findings all of whose remedies are shown. */
+  private final Set<String> opened = new HashSet<>();
+
   private final Latest trying = new Latest("remedies");
   private final Map<String, List<Remedy>> remedies = new HashMap<>();
   private final Map<String, VBox> places = new HashMap<>();
+  private final PauseTransition quiet = new PauseTransition(Duration.millis(250));
 
   Rail(Session session, Consumer<Station> go) {
     this.session = session;
@@ -65,7 +73,7 @@ final class Rail extends VBox {
     ScrollPane scroll = new ScrollPane(list);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    scroll.getStyleClass().add("page");
+    scroll.getStyleClass().add("rail-scroll");
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(heading, scroll);
   }
@@ -78,6 +86,8 @@ final class Rail extends VBox {
         || !session.project().variant().acknowledged().equals(noted)
         || list.getChildren().isEmpty()) {
       showJudgements();
+    } else if (!f.design().equals(curedFor)) {
+      cure();
     }
   }
 
@@ -109,6 +119,7 @@ final class Rail extends VBox {
   private void cure() {
     Forecast f = forecast;
     if (f == null || shown.isEmpty()) {
+      quiet.stop();
       trying.cancel();
       return;
     }
@@ -116,7 +127,11 @@ final class Rail extends VBox {
       remedies.clear();
       curedFor = f.design();
     }
-    next(f);
+    places.forEach((id, place) -> place.getChildren().setAll(offers(id)));
+    // While one edit follows another, looking for cures would only take time from them.
+    quiet.setOnFinished(e -> next(f));
+    quiet.playFromStart();
+    trying.cancel();
   }
 
   private void next(Forecast f) {
@@ -127,7 +142,7 @@ final class Rail extends VBox {
         .ifPresent(
             j ->
                 trying.submit(
-                    () -> Remedy.of(f, j, session.parts()),
+                    () -> Remedy.of(f, j, session.parts(), Thread.currentThread()::isInterrupted),
                     found -> {
                       remedies.put(j.id(), found);
                       next(f);
@@ -143,19 +158,35 @@ final class Rail extends VBox {
       return List.of();
     }
     List<Node> nodes = new ArrayList<>();
-    for (int k = 0; k < found.size(); k++) {
-      Remedy r = found.get(k);
-      Button act = new Button("Do this: " + r.what());
-      act.setId("remedy-" + id.replace('.', '-') + "-" + (k + 1));
-      act.getStyleClass().setAll("button", "remedy");
-      act.setWrapText(true);
-      act.setMaxWidth(Double.MAX_VALUE);
-      act.setMinHeight(Region.USE_PREF_SIZE);
-      act.setAccessibleText("Do this: " + r.what() + "; " + r.effect());
-      act.setOnAction(e -> apply(r));
-      nodes.add(new VBox(1, act, text(r.effect(), "effect")));
+    int shownWays = opened.contains(id) ? found.size() : 1;
+    for (int k = 0; k < shownWays; k++) {
+      nodes.add(offer(found.get(k), "remedy-" + id.replace('.', '-') + "-" + (k + 1)));
+    }
+    if (shownWays < found.size()) {
+      int more = found.size() - shownWays;
+      Button link = new Button(more == 1 ? "Another way" : more + " other ways");
+      link.setId("more-" + id.replace('.', '-'));
+      link.getStyleClass().setAll("link");
+      link.setOnAction(
+          e -> {
+            opened.add(id);
+            Objects.requireNonNull(places.get(id)).getChildren().setAll(offers(id));
+          });
+      nodes.add(link);
     }
     return nodes;
+  }
+
+  private Node offer(Remedy r, String id) {
+    Button act = new Button("Do this: " + r.what());
+    act.setId(id);
+    act.getStyleClass().setAll("button", "remedy");
+    act.setWrapText(true);
+    act.setMaxWidth(Double.MAX_VALUE);
+    act.setMinHeight(Region.USE_PREF_SIZE);
+    act.setAccessibleText("Do this: " + r.what() + "; " + r.effect());
+    act.setOnAction(e -> apply(r));
+    return new VBox(1, act, text(r.effect(), "effect"));
   }
 
   /** Does the first remedy of the gravest finding that has one; says so, or why not. */

@@ -70,7 +70,8 @@ public final class FitStation implements StationView {
     cell.setWrapText(true);
     cell.setMinHeight(36);
     cell.setMaxWidth(Double.MAX_VALUE);
-    nextSheet.setMinWidth(NEXT_WIDTH);
+    // Small buttons have a least width of their own in the sheet of styles.
+    nextSheet.setStyle("-fx-min-width: %.0f px;".formatted(NEXT_WIDTH));
     nextSheet.setVisible(false);
     heat = new HeatPanel(state);
     CutPanel cut = new CutPanel(state, bench.files());

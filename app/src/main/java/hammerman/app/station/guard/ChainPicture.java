@@ -9,6 +9,7 @@ import hammerman.chain.FuseWindow;
 import hammerman.circuit.Circuit;
 import hammerman.circuit.Link;
 import hammerman.circuit.Part;
+import hammerman.circuit.Stress;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
@@ -211,6 +212,9 @@ final class ChainPicture extends Picture {
     } else if (weakest) {
       word += ", the weakest link, " + percent(margin) + " to spare";
     }
+    if (link.part().kind() == Part.Kind.FUSE) {
+      word += unfused(c, link.part().second());
+    }
     if (link.part().kind() == Part.Kind.CHARGE_LEAD && link.protectors().isEmpty()) {
       word += ", protected by nobody";
     }
@@ -222,6 +226,16 @@ final class ChainPicture extends Picture {
             ? shortEnd + 8
             : Math.max(x.from() + 4, shortEnd - pen.width(Pen.TEXT, word) - 10);
     pen.tag(role, Pen.TEXT, at, row.middle(), word);
+  }
+
+  /** The length of lead before a fuse, where it is too much. */
+  private static String unfused(Circuit c, boolean second) {
+    return c.stresses().stream()
+        .filter(s -> s.kind() == Stress.Kind.LENGTH && s.part().kind() == Part.Kind.LEAD)
+        .filter(s -> s.part().second() == second && s.exceeded())
+        .findFirst()
+        .map(s -> ", " + Figures.of(s.value(), Unit.METRE) + " before it protected by nobody")
+        .orElse("");
   }
 
   private static String percent(double share) {

@@ -20,19 +20,25 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** The chain of ratings, and the suggestion of a consistent set with its reasons. */
 final class ChainView extends VBox {
   private static final double LIST_WIDTH = 376;
+
+  /** Room for the rows of an opened part, px. */
+  private static final double LEAST_OPENED = 470;
 
   private final Session session;
   private final Parts parts;
@@ -58,7 +64,8 @@ final class ChainView extends VBox {
     figure(bench, "Short circuit at the fuse", Headline.SHORT_CIRCUIT);
     figure(bench, "Charges to", Headline.CHARGE_CEILING);
     figure(bench, "Heaviest ten minutes", Headline.CONTINUOUS_CURRENT);
-    HBox figureRow = new HBox(14);
+    FlowPane figureRow = new FlowPane(14, 2);
+    figureRow.setMinHeight(USE_PREF_SIZE);
     figureRow.getChildren().addAll(figures.values());
     VBox.setVgrow(chain, Priority.ALWAYS);
     Button suggest = new Button("Suggest a set for this duty");
@@ -83,7 +90,6 @@ final class ChainView extends VBox {
     list.setMaxWidth(LIST_WIDTH);
     reasons.setId("reasons");
     VBox reasonsAndPart = new VBox(reasons, part);
-    HBox.setHgrow(reasonsAndPart, Priority.ALWAYS);
     reasons.managedProperty().bind(reasons.visibleProperty());
     part.managedProperty().bind(part.visibleProperty());
     reasons.setVisible(false);
@@ -93,7 +99,20 @@ final class ChainView extends VBox {
                 + " DC a touch can kill; local codes and a licensed person first.",
             "caution");
     caution.setMaxWidth(Double.MAX_VALUE);
-    getChildren().addAll(chain, figureRow, head, new HBox(20, list, reasonsAndPart), caution);
+    getChildren().addAll(chain, figureRow, head, sides(list, reasonsAndPart), caution);
+  }
+
+  /** Side by side where there is room, else one below the other. */
+  private static FlowPane sides(Region list, Region opened) {
+    FlowPane both = new FlowPane(20, 8, list, opened);
+    both.setMinHeight(USE_PREF_SIZE);
+    opened
+        .prefWidthProperty()
+        .bind(
+            Bindings.createDoubleBinding(
+                () -> Math.max(LEAST_OPENED, both.getWidth() - LIST_WIDTH - 20),
+                both.widthProperty()));
+    return both;
   }
 
   private void figure(Bench bench, String name, Headline headline) {

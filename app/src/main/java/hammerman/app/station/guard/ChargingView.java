@@ -10,12 +10,14 @@ import hammerman.app.station.Page;
 import hammerman.chain.Chain;
 import hammerman.choice.ChargerCheck;
 import hammerman.design.Design;
+import hammerman.finding.Finding;
 import hammerman.finding.Station;
 import hammerman.forecast.Ceiling;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
 import hammerman.guard.Parts;
+import hammerman.judgement.Judge;
 import hammerman.simulation.Charge;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -116,19 +118,18 @@ final class ChargingView extends VBox {
         Math.max(
             d.duty().surroundings().coldestCharging(),
             d.pack().cell().temperatures().chargeLowest());
-    double fast = d.pack().parallel() * d.pack().cell().currents().fastCharge();
     double kind = d.pack().parallel() * d.pack().cell().currents().standardCharge();
-    double bms =
-        d.guard().protection().bms().map(b -> b.chargeCurrent()).orElse(Double.POSITIVE_INFINITY);
     List<Tried> tried = new ArrayList<>();
     for (Parts.ChargerSize size : parts.chargers()) {
       double a = size.current();
       if (d.pack().capacity() / a < 30 && tried.size() < CHARGERS_SHOWN) {
         Design one = d.withGuard(d.guard().withCharge(d.guard().charge().withCurrent(a)));
         String word =
-            a > fast
-                ? "too strong for the cells"
-                : a > bms ? "above the BMS limit" : a > kind ? "fast" : "kind to the cells";
+            Judge.read(f.circuit().rewired(one.guard())).stream()
+                .filter(x -> x.id().endsWith(".charge"))
+                .map(Finding::title)
+                .findFirst()
+                .orElse(a > kind ? "fast" : "kind to the cells");
         tried.add(
             new Tried(
                 a,
