@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -71,7 +72,7 @@ public final class FitStation implements StationView {
     cell.setMinHeight(36);
     cell.setMaxWidth(Double.MAX_VALUE);
     // Small buttons have a least width of their own in the sheet of styles.
-    nextSheet.setStyle("-fx-min-width: %.0f px;".formatted(NEXT_WIDTH));
+    nextSheet.setStyle("-fx-min-width: %.0fpx;".formatted(NEXT_WIDTH));
     nextSheet.setVisible(false);
     heat = new HeatPanel(state);
     CutPanel cut = new CutPanel(state, bench.files());
@@ -189,10 +190,16 @@ public final class FitStation implements StationView {
     }
     int boxes = l.plan().boxes().size();
     boolean several = boxes > 1 || state.layers() > 1;
-    nextSheet.setVisible(several);
-    nextSheet.setText(
+    String words =
         (boxes > 1 ? "Box %d of %d, ".formatted(state.box() + 1, boxes) : "")
-            + "layer %d of %d ›".formatted(state.layer() + 1, Math.max(1, state.layers())));
+            + "layer %d of %d ›".formatted(state.layer() + 1, Math.max(1, state.layers()));
+    // This may run within a layout pass, in which new words would not be laid out.
+    Platform.runLater(
+        () -> {
+          nextSheet.setVisible(several);
+          nextSheet.setText(words);
+          nextSheet.requestLayout();
+        });
     int k = state.second() >= 0 ? state.second() : state.first();
     cell.setText(
         k < 0
