@@ -172,12 +172,7 @@ class WindowTest extends AtTheDesk {
   @Test
   void aJudgementLeadsToItsPlace() {
     desk.example();
-    Desk.fx(
-        () -> {
-          ((Button) desk.stage.getScene().lookup("#rail-list .link")).fire();
-          return null;
-        });
-    desk.settle();
+    desk.press("#go-strip-current");
     assertThat(desk.isShown("#stack-field")).isTrue();
   }
 

@@ -224,6 +224,7 @@ final class Rail extends VBox {
     head.setStyle("-fx-alignment: center-left;");
     Button link = new Button("Go to " + j.station().label());
     link.getStyleClass().setAll("link");
+    link.setId("go-" + j.id().replace('.', '-'));
     link.setOnAction(e -> go.accept(j.station()));
     Optional<String> reason = session.project().variant().reasonFor(j.id());
     VBox card = new VBox(head, text(j.title(), "title"));
