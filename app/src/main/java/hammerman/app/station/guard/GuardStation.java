@@ -89,12 +89,13 @@ public final class GuardStation implements StationView {
   @Override
   public String help() {
     return """
-    The chain shows every link on one ampere axis: the solid bar is what it carries for long, the \
-    hatched bar what it stands for the length of the hardest moment. A link that ends left of a demand is \
-    overloaded. “Suggest” fills Guard with the weakest parts that suit, and says why; ticked parts stay.
+    The chain shows every part on one ampere axis, the charge side below: the solid bar is what it \
+    carries for long, the hatched bar what it stands for the length of the hardest moment; the lines are what \
+    is asked of it. Press a row, or walk with the arrows, to open a part to its worst state, its margin and \
+    who protects it. “Suggest” fills Guard with the weakest parts that suit, and says why; ticked parts stay.
 
-    Time and current: the duty must stay left of the fuse's band, and the band left of what ruins the \
-    wire.
+    Time and current: the duty at every duration must stay left of every part; fuse or BMS must open before \
+    anything is ruined.
 
     Charging: type what your meter shows at the plug. Charging lower than full costs range and buys years.
 
