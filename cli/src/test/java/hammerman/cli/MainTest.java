@@ -255,9 +255,9 @@ class MainTest {
                 + " ready\"}]");
     assertThat(run("check", file, "--json")).isZero();
     JsonNode root = json();
-    assertThat(root.at("/guard/fuseWindow/lower_A").asDouble()).isCloseTo(43.0, within(0.1));
-    assertThat(root.at("/guard/links").size()).isEqualTo(8);
-    assertThat(root.at("/guard/suggested").size()).isEqualTo(7);
+    assertThat(root.at("/guard/fuseWindow/lower_A").asDouble()).isCloseTo(42.74, within(0.01));
+    assertThat(root.at("/guard/links").size()).isEqualTo(11);
+    assertThat(root.at("/guard/suggested").size()).isEqualTo(8);
     assertThat(root.at("/guard/leads/0/to").asString()).isEqualTo("Main fuse");
     assertThat(root.at("/judgements/2/acknowledged").asString()).isEqualTo("a spare is ready");
     assertThat(root.at("/judgements/0/acknowledged").isMissingNode()).isTrue();

@@ -34,17 +34,17 @@ class ProjectTest {
   @Test
   void namesAndAcknowledgementsBelongToOneVariant() {
     Project two = barrow.plusVariant("other");
-    Project noted = two.withAcknowledged("fit.strip", Optional.of("Doubled on the day"));
-    assertThat(noted.variant().reasonFor("fit.strip")).contains("Doubled on the day");
-    assertThat(noted.withActive(0).variant().reasonFor("fit.strip")).isEmpty();
-    Project again = noted.withAcknowledged("fit.strip", Optional.of("Seen"));
+    Project noted = two.withAcknowledged("strip.current", Optional.of("Doubled on the day"));
+    assertThat(noted.variant().reasonFor("strip.current")).contains("Doubled on the day");
+    assertThat(noted.withActive(0).variant().reasonFor("strip.current")).isEmpty();
+    Project again = noted.withAcknowledged("strip.current", Optional.of("Seen"));
     assertThat(again.variant().acknowledged()).hasSize(1);
-    assertThat(again.withAcknowledged("fit.strip", Optional.empty()).variant().acknowledged())
+    assertThat(again.withAcknowledged("strip.current", Optional.empty()).variant().acknowledged())
         .isEmpty();
     assertThat(noted.withVariantName(0, "first").variants())
         .extracting(Project.Variant::name)
         .containsExactly("first", "other");
-    assertThat(noted.withVariantName(0, "first").variant().reasonFor("fit.strip")).isPresent();
+    assertThat(noted.withVariantName(0, "first").variant().reasonFor("strip.current")).isPresent();
   }
 
   @Test
@@ -68,7 +68,7 @@ class ProjectTest {
         .isInstanceOf(InvalidValue.class)
         .hasMessageContaining("Notes");
     assertThatThrownBy(() -> barrow.withVariants(List.of())).isInstanceOf(InvalidValue.class);
-    assertThatThrownBy(() -> barrow.withAcknowledged("fit.strip", Optional.of("")))
+    assertThatThrownBy(() -> barrow.withAcknowledged("strip.current", Optional.of("")))
         .isInstanceOf(InvalidValue.class)
         .hasMessageContaining("Reason");
   }
