@@ -318,6 +318,11 @@ final class GuardForms {
         Wire.Laid::label,
         p -> read(p).wiring().wire().laid(),
         (p, v) -> write(p, g -> wire(g, w -> w.withLaid(v))));
+    return form;
+  }
+
+  Form connectors() {
+    Form form = form();
     form.sectionWhen("Connectors", this::has);
     form.choiceWhen(
         this::has,

@@ -4,6 +4,7 @@ import hammerman.app.station.Page;
 import hammerman.forecast.Forecast;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -18,7 +19,7 @@ final class PartsView extends VBox {
         new HBox(
             24,
             forms.protection().node(),
-            forms.fuses().node(),
+            new VBox(8, forms.fuses().node(), forms.connectors().node()),
             new VBox(8, forms.wire().node(), forms.chargePort().node()));
     columns.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
     columns.getChildren().forEach(n -> ((VBox) n).setPrefWidth(290));
@@ -31,7 +32,8 @@ final class PartsView extends VBox {
   private static Node card(School school) {
     Label title = new Label(school.words());
     title.getStyleClass().add("title");
-    VBox card = new VBox(2, title, text(school.holds(), "why"), text(school.costs(), "fix"));
+    VBox card = new VBox(2, title, text(school.holds(), "why"));
+    Tooltip.install(card, new Tooltip(school.costs()));
     card.getStyleClass().add("judgement");
     card.setMinWidth(292);
     card.setMaxWidth(292);

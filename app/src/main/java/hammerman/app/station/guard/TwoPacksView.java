@@ -43,7 +43,12 @@ final class TwoPacksView extends VBox {
   private final HBox body;
 
   private static VBox fuse(GuardForms forms) {
-    return new VBox(8, forms.fuses().node(), forms.wire().node(), forms.ownLeads().node());
+    return new VBox(
+        8,
+        forms.fuses().node(),
+        forms.wire().node(),
+        forms.connectors().node(),
+        forms.ownLeads().node());
   }
 
   private static VBox charging(GuardForms forms) {
