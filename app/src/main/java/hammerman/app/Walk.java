@@ -1,5 +1,6 @@
 package hammerman.app;
 
+import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
@@ -34,8 +35,11 @@ import org.jspecify.annotations.Nullable;
 
 /** Goes through the stations on the worked example and writes a picture of each main view. */
 final class Walk {
-  /** Time for background figures to arrive before a picture is taken. */
-  private static final Duration PAUSE = Duration.millis(800);
+  /** How often it is asked whether all background figures have arrived. */
+  private static final Duration LOOK = Duration.millis(150);
+
+  /** How often at most; a search with no end must not hold the walk. */
+  private static final int LOOKS = 200;
 
   private final Frame frame;
   private final Session session;
@@ -171,13 +175,25 @@ final class Walk {
       return;
     }
     stop.go().run();
-    PauseTransition wait = new PauseTransition(PAUSE);
-    wait.setOnFinished(
-        e -> {
+    whenDone(
+        LOOKS,
+        () -> {
           if (folder != null) {
             write(folder.resolve(stop.name() + ".png"));
           }
           next();
+        });
+  }
+
+  private void whenDone(int looks, Runnable go) {
+    PauseTransition wait = new PauseTransition(LOOK);
+    wait.setOnFinished(
+        e -> {
+          if (Latest.anyBusy() && looks > 0) {
+            whenDone(looks - 1, go);
+          } else {
+            go.run();
+          }
         });
     wait.play();
   }

@@ -36,7 +36,7 @@ class ClippingTest extends AtTheDesk {
         } else {
           desk.view(station, view);
         }
-        desk.robot.sleep(400);
+        desk.quiet();
         assertThat(desk.cut()).as("%s %s by %s", station, view, theme).isEmpty();
         assertThat(desk.outside()).as("%s %s by %s", station, view, theme).isEmpty();
         assertThat(desk.pageScrolls()).as("%s %s scrolls", station, view).isFalse();
@@ -53,7 +53,7 @@ class ClippingTest extends AtTheDesk {
           return null;
         });
     desk.go(station);
-    desk.robot.sleep(400);
+    desk.quiet();
     assertThat(desk.cut()).as(station.toString()).isEmpty();
   }
 }

@@ -3,6 +3,7 @@ package hammerman.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.app.control.FileAsk;
+import hammerman.app.job.Latest;
 import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
@@ -110,6 +111,19 @@ final class Desk {
     } catch (TimeoutException e) {
       throw new AssertionError("the forecast never came", e);
     }
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Waits until nothing is worked out in the background any more, and lays the scene out. */
+  void quiet() {
+    settle();
+    until(() -> !fx(Latest::anyBusy));
+    fx(
+        () -> {
+          stage.getScene().getRoot().applyCss();
+          stage.getScene().getRoot().layout();
+          return null;
+        });
     WaitForAsyncUtils.waitForFxEvents();
   }
 

@@ -275,7 +275,7 @@ class FittingTest extends AtTheDesk {
           desk.stage.getScene().lookup("#fit-sheet").requestFocus();
           return null;
         });
-    desk.robot.sleep(200);
+    desk.until(() -> desk.find("#fit-sheet", Node.class).isFocused());
   }
 
   @Test

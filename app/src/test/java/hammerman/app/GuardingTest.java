@@ -1,18 +1,22 @@
 package hammerman.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import hammerman.cell.CellType;
 import hammerman.cell.Health;
 import hammerman.circuit.Circuit;
 import hammerman.design.SecondPack.Joining;
 import hammerman.finding.Station;
+import hammerman.guard.Bms;
 import hammerman.guard.Guard;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Objects;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -199,6 +203,88 @@ class GuardingTest extends AtTheDesk {
     desk.view(Station.GUARD, "chain");
     Circuit circuit = Desk.fx(() -> desk.session.forecastProperty().get().circuit());
     assertThat(circuit.links()).filteredOn(l -> l.part().second()).hasSizeGreaterThan(5);
+  }
+
+  /** Every field of the second pack's guard writes there, and leaves the first as it is. */
+  @Test
+  void theFieldsOfTheSecondPackAreItsOwn() {
+    desk.example();
+    desk.view(Station.GUARD, "two");
+    desk.press("#toggle-second");
+    Guard first = guard();
+    desk.press("#view-second-bms");
+    desk.type("#its-opens-above", "77");
+    desk.type("#its-resistance", "5");
+    desk.type("#its-sensors", "4");
+    Bms bms = second().protection().bms().orElseThrow();
+    assertThat(bms.overCurrent()).isEqualTo(77);
+    assertThat(bms.resistance()).isCloseTo(5e-3, within(1e-12));
+    assertThat(bms.temperatureSensors()).isEqualTo(4);
+    desk.press("#view-second-fuse");
+    desk.type("#its-cross-section", "16");
+    desk.type("#its-fuse-to-junction", "0.5");
+    desk.type("#its-connector-pairs", "1");
+    assertThat(second().wiring().wire().area()).isCloseTo(16e-6, within(1e-12));
+    assertThat(second().wiring().leads().fuseToSwitch()).isEqualTo(0.5);
+    assertThat(second().wiring().connectorPairs()).isEqualTo(1);
+    desk.press("#view-second-charge");
+    desk.type("#its-charger-gives", "3");
+    desk.type("#its-charge-wire", "4");
+    choose("#its-charge-fuse", 0);
+    assertThat(second().charge().current()).isEqualTo(3);
+    assertThat(second().chargePort().wire().area()).isCloseTo(4e-6, within(1e-12));
+    assertThat(second().chargePort().fuse()).isNull();
+    assertThat(desk.judgements()).contains("second.chargeFuse.none");
+    assertThat(guard()).isEqualTo(first);
+    desk.type("#its-charger-gives", "a lot");
+    assertThat(desk.text("#its-charger-gives")).isEqualTo("a lot");
+    assertThat(second().charge().current()).isEqualTo(3);
+    desk.press("#undo");
+    assertThat(second().chargePort().fuse()).isNotNull();
+  }
+
+  private Guard second() {
+    return Objects.requireNonNull(desk.session.project().variant().second()).guard();
+  }
+
+  /** Asking for the other ways shows them; any of them may be taken. */
+  @Test
+  void anotherWayIsTakenFromTheRail() {
+    desk.example();
+    desk.until(() -> desk.isShown("#more-strip-current"));
+    assertThat(desk.isShown("#remedy-strip-current-2")).isFalse();
+    desk.press("#more-strip-current");
+    desk.until(() -> desk.isShown("#remedy-strip-current-2"));
+    assertThat(desk.text("#remedy-strip-current-2")).isNotBlank();
+    desk.press("#remedy-strip-current-2");
+    assertThat(desk.judgements()).doesNotContain("strip.current");
+    desk.press("#undo");
+    assertThat(desk.judgements()).contains("strip.current");
+  }
+
+  /** What a larger charger would do is said in a few words, all of them within the page. */
+  @Test
+  void chargersAreTriedOnTheWholeChargeSide() {
+    desk.example();
+    desk.view(Station.GUARD, "charging");
+    desk.quiet();
+    assertThat(everyWord())
+        .contains("the charge fuse may blow while charging", "kind to the cells");
+    assertThat(desk.outside()).isEmpty();
+    assertThat(desk.pageScrolls()).isFalse();
+    desk.view(Station.GUARD, "parts");
+    desk.type("#charge-fuse-rating", "30");
+    desk.view(Station.GUARD, "charging");
+    desk.quiet();
+    assertThat(everyWord()).doesNotContain("the charge fuse may blow while charging");
+  }
+
+  private List<String> everyWord() {
+    return Desk.fx(
+        () ->
+            desk.stage.getScene().getRoot().lookupAll(".label").stream()
+                .map(n -> ((Labeled) n).getText())
+                .toList());
   }
 
   @Test

@@ -49,14 +49,14 @@ class PicturesTest extends AtTheDesk {
   void picturesAreDrawnInBothThemes(Station station) {
     desk.example();
     desk.go(station);
-    desk.robot.sleep(250);
+    desk.quiet();
     Set<Integer> day = colours();
     Desk.fx(
         () -> {
           desk.frame.setTheme(Theme.NIGHT);
           return null;
         });
-    desk.robot.sleep(250);
+    desk.quiet();
     Set<Integer> night = colours();
     assertThat(day.size()).as("shades drawn").isGreaterThan(20);
     Set<Integer> both = new HashSet<>(day);

@@ -13,7 +13,6 @@ import hammerman.guard.ChargePort;
 import hammerman.guard.Closing;
 import hammerman.guard.Connector;
 import hammerman.guard.Fuse;
-import hammerman.guard.FuseClass;
 import hammerman.guard.Fusing;
 import hammerman.guard.Guard;
 import hammerman.guard.Guard.Part;
@@ -26,16 +25,14 @@ import hammerman.guard.Wire;
 import hammerman.guard.Wiring;
 import hammerman.judgement.Judge;
 import hammerman.unit.Figures;
+import hammerman.unit.Sentence;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /** One selection under way. */
 final class Chooser {
@@ -69,19 +66,12 @@ final class Chooser {
     this.guard = design.guard();
   }
 
-  /** A fuse as sold. */
-  private record Size(FuseClass kind, double rating) {
-    Fuse fuse() {
-      return new Fuse(kind, rating, kind.voltageRating());
-    }
-  }
-
   /** What the stress table says against some kinds of part, in a few words; empty for nothing. */
   private String against(Guard tried, Kind... kinds) {
     return Judge.read(circuit.rewired(tried), EnumSet.copyOf(Arrays.asList(kinds))).stream()
         .filter(f -> f.severity() != Severity.NOTE || MATTERS.contains(f.id()))
         .findFirst()
-        .map(f -> f.title().substring(0, 1).toLowerCase(Locale.ROOT) + f.title().substring(1))
+        .map(f -> Sentence.within(f.title()))
         .orElse("");
   }
 
@@ -116,11 +106,9 @@ final class Chooser {
     }
     var pack = design.pack();
     double kind = pack.parallel() * pack.cell().currents().standardCharge();
-    List<ChargerSize> down =
-        parts.chargers().stream().sorted(Comparator.comparingDouble(c -> -c.current())).toList();
     Ladder<ChargerSize> ladder =
         Ladder.climb(
-            down,
+            parts.chargers().reversed(),
             c -> c.current() > kind ? "above the " + amperes(kind) + " that is kind to them" : "");
     boolean keep = now.voltage() <= highest + 1e-6 && chain.ceiling() >= LOW_CEILING;
     ChargePlan plan =
@@ -157,11 +145,7 @@ final class Chooser {
       return;
     }
     int series = design.pack().series();
-    List<BmsClass> rungs =
-        parts.bms().stream()
-            .filter(b -> b.leastSeries() <= series && series <= b.mostSeries())
-            .sorted(Comparator.comparingDouble(BmsClass::continuousCurrent))
-            .toList();
+    List<BmsClass> rungs = parts.bms(series);
     if (rungs.isEmpty()) {
       add(Part.BMS, "kept", "No class is made for " + series + " groups.", "", "");
       return;
@@ -189,10 +173,8 @@ final class Chooser {
                     volts(taken.mosfetVoltage()),
                     volts(highest))
             : "The strongest there is, and still: " + against(guard, Kind.BMS) + ".",
-        ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
-        ladder.larger() == null
-            ? ""
-            : ladder.larger().name() + ": dearer, larger, and slower to open on a fault.");
+        ladder.below(BmsClass::name),
+        ladder.above(BmsClass::name, "dearer, larger, and slower to open on a fault"));
   }
 
   private void fuse() {
@@ -200,19 +182,19 @@ final class Chooser {
     if (now.isEmpty()) {
       return;
     }
-    if (locked(Part.FUSE, fuseText(now.get().kind(), now.get().rating()))) {
+    if (locked(Part.FUSE, now.get().text())) {
       return;
     }
     Kind[] asked =
         guard.locked().contains(Part.WIRE)
             ? new Kind[] {Kind.FUSE, Kind.WIRE}
             : new Kind[] {Kind.FUSE};
-    Ladder<Size> ladder = Ladder.climb(sizes(), s -> against(guard.withFuse(f -> s.fuse()), asked));
-    Size taken = ladder.taken();
+    Ladder<Fuse> ladder = Ladder.climb(Parts.fuses(), s -> against(guard.withFuse(f -> s), asked));
+    Fuse taken = ladder.taken();
     if (!ladder.suits()) {
       add(
           Part.FUSE,
-          fuseText(now.get().kind(), now.get().rating()),
+          now.get().text(),
           "No fuse suits both the load and the locked wire, which carries "
               + amperes(guard.wiring().wire().ampacity(hottest))
               + "; unlock the wire.",
@@ -220,7 +202,7 @@ final class Chooser {
           "");
       return;
     }
-    guard = guard.withFuse(f -> taken.fuse());
+    guard = guard.withFuse(f -> taken);
     if (guard.fusing() instanceof Fusing.MainAndCells f) {
       int p = design.pack().parallel();
       double each =
@@ -230,7 +212,7 @@ final class Chooser {
     }
     add(
         Part.FUSE,
-        fuseText(taken.kind(), taken.rating()),
+        taken.text(),
         "%s for long and %s for %s ask for %s or more; it breaks %s DC and %s."
             .formatted(
                 amperes(demand.continuous()),
@@ -239,20 +221,8 @@ final class Chooser {
                 amperes(chain.fuseWindow().lower()),
                 volts(taken.kind().voltageRating()),
                 Figures.of(taken.kind().interruptRating(), Unit.KILOAMPERE)),
-        ladder.smaller() == null
-            ? ""
-            : fuseText(ladder.smaller().kind(), ladder.smaller().rating())
-                + ": "
-                + ladder.objection()
-                + ".",
-        ladder.larger() == null
-            ? ""
-            : fuseText(ladder.larger().kind(), ladder.larger().rating())
-                + ": asks for thicker wire and opens later.");
-  }
-
-  private static String fuseText(FuseClass kind, double rating) {
-    return amperes(rating) + " " + kind.label().toLowerCase(Locale.ROOT);
+        ladder.below(Fuse::text),
+        ladder.above(Fuse::text, "asks for thicker wire and opens later"));
   }
 
   private void wire() {
@@ -263,7 +233,7 @@ final class Chooser {
     double protectedAt = guard.fuse().map(Fuse::rating).orElse(demand.continuous());
     Ladder<WireSize> ladder =
         Ladder.climb(
-            wires(),
+            parts.wires(),
             w ->
                 against(
                     guard.withWiring(wiring.withWire(wiring.wire().withArea(w.area()))),
@@ -283,14 +253,8 @@ final class Chooser {
                     : "for the duty's " + amperes(demand.continuous()),
                 Figures.of(lost, Unit.VOLT, 2),
                 amperes(demand.continuous())),
-        ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
-        ladder.larger() == null
-            ? ""
-            : ladder.larger().name() + ": cooler and stiffer; loses less.");
-  }
-
-  private List<WireSize> wires() {
-    return parts.wires().stream().sorted(Comparator.comparingDouble(WireSize::area)).toList();
+        ladder.below(WireSize::name),
+        ladder.above(WireSize::name, "cooler and stiffer; loses less"));
   }
 
   /** The charge lead: its fuse first, then wire that the fuse protects, then the plug. */
@@ -299,31 +263,27 @@ final class Chooser {
     if (locked(Part.CHARGE_LEAD, now.wire().text())) {
       return;
     }
-    Ladder<Size> fuses =
+    Ladder<Fuse> fuses =
         Ladder.climb(
-            sizes(), s -> against(guard.withChargePort(now.withFuse(s.fuse())), Kind.CHARGE_FUSE));
-    ChargePort fused = fuses.suits() ? now.withFuse(fuses.taken().fuse()) : now;
+            Parts.fuses(), s -> against(guard.withChargePort(now.withFuse(s)), Kind.CHARGE_FUSE));
+    ChargePort fused = fuses.suits() ? now.withFuse(fuses.taken()) : now;
     Ladder<WireSize> wires =
         Ladder.climb(
-            wires(),
+            parts.wires(),
             w ->
                 against(
                     guard.withChargePort(fused.withWire(fused.wire().withArea(w.area()))),
                     Kind.CHARGE_LEAD));
     ChargePort wired = fused.withWire(fused.wire().withArea(wires.taken().area()));
-    List<Connector> plugs =
-        parts.connectors().stream()
-            .sorted(Comparator.comparingDouble(Connector::continuous))
-            .toList();
     Ladder<Connector> plug =
         Ladder.climb(
-            plugs, c -> against(guard.withChargePort(wired.withPlug(c)), Kind.CHARGE_PLUG));
+            parts.connectors(),
+            c -> against(guard.withChargePort(wired.withPlug(c)), Kind.CHARGE_PLUG));
     ChargePort taken = now.plug() == null ? wired : wired.withPlug(plug.taken());
     guard = guard.withChargePort(taken);
     add(
         Part.CHARGE_LEAD,
-        wires.taken().name()
-            + (fuses.suits() ? ", " + fuseText(fuses.taken().kind(), fuses.taken().rating()) : ""),
+        wires.taken().name() + (fuses.suits() ? ", " + fuses.taken().text() : ""),
         "The charger gives %s; the lead carries %s in the hottest air%s."
             .formatted(
                 amperes(guard.charge().current()),
@@ -331,19 +291,8 @@ final class Chooser {
                 fuses.suits()
                     ? ", and its fuse opens before a short circuit ruins it"
                     : "; no fuse suits"),
-        wires.smaller() == null ? "" : wires.smaller().name() + ": " + wires.objection() + ".",
-        wires.larger() == null ? "" : wires.larger().name() + ": cooler and stiffer.");
-  }
-
-  private static List<Size> sizes() {
-    List<Size> rungs = new ArrayList<>();
-    for (FuseClass kind : FuseClass.values()) {
-      kind.sizes().forEach(r -> rungs.add(new Size(kind, r)));
-    }
-    rungs.sort(
-        Comparator.comparingDouble(Size::rating)
-            .thenComparingDouble(s -> s.kind().interruptRating()));
-    return rungs;
+        wires.below(WireSize::name),
+        wires.above(WireSize::name, "cooler and stiffer"));
   }
 
   private void connector() {
@@ -351,13 +300,10 @@ final class Chooser {
     if (wiring.connectorPairs() == 0 || locked(Part.CONNECTOR, wiring.connector().name())) {
       return;
     }
-    List<Connector> rungs =
-        parts.connectors().stream()
-            .sorted(Comparator.comparingDouble(Connector::continuous))
-            .toList();
     Ladder<Connector> ladder =
         Ladder.climb(
-            rungs, c -> against(guard.withWiring(wiring.withConnector(c)), Kind.CONNECTORS));
+            parts.connectors(),
+            c -> against(guard.withWiring(wiring.withConnector(c)), Kind.CONNECTORS));
     Connector taken = ladder.taken();
     guard = guard.withWiring(wiring.withConnector(taken));
     add(
@@ -366,8 +312,8 @@ final class Chooser {
         "Carries %s for long and %s for 10 s, made for %s."
             .formatted(
                 amperes(taken.continuous()), amperes(taken.peak()), volts(taken.voltageRating())),
-        ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
-        ladder.larger() == null ? "" : ladder.larger().name() + ": cooler, larger.");
+        ladder.below(Connector::name),
+        ladder.above(Connector::name, "cooler, larger"));
   }
 
   private void mainSwitch() {
@@ -375,9 +321,8 @@ final class Chooser {
     if (locked(Part.SWITCH, now == null ? "none" : now.name())) {
       return;
     }
-    List<Switch> rungs =
-        parts.switches().stream().sorted(Comparator.comparingDouble(Switch::continuous)).toList();
-    Ladder<Switch> ladder = Ladder.climb(rungs, s -> against(guard.withMainSwitch(s), Kind.SWITCH));
+    Ladder<Switch> ladder =
+        Ladder.climb(parts.switches(), s -> against(guard.withMainSwitch(s), Kind.SWITCH));
     Switch taken = ladder.taken();
     guard = guard.withMainSwitch(taken);
     add(
@@ -385,13 +330,13 @@ final class Chooser {
         taken.name(),
         "Carries %s, breaks %s DC."
             .formatted(amperes(taken.continuous()), volts(taken.voltageRating())),
-        ladder.smaller() == null ? "" : ladder.smaller().name() + ": " + ladder.objection() + ".",
-        ladder.larger() == null ? "" : ladder.larger().name() + ": more than is needed.");
+        ladder.below(Switch::name),
+        ladder.above(Switch::name, "more than is needed"));
   }
 
   private void precharge() {
     Precharge now = guard.precharge();
-    if (locked(Part.PRECHARGE, now == null ? "none" : text(now))) {
+    if (locked(Part.PRECHARGE, now == null ? "none" : now.text())) {
       return;
     }
     double farads = design.duty().machine().inputCapacitance();
@@ -414,32 +359,20 @@ final class Chooser {
           "");
       return;
     }
-    List<Precharge> rungs =
-        parts.prechargers().stream()
-            .sorted(
-                Comparator.comparingDouble(Precharge::power)
-                    .thenComparingDouble(Precharge::resistance))
-            .toList();
     Ladder<Precharge> ladder =
-        Ladder.climb(rungs, p -> against(guard.withPrecharge(p), Kind.PRECHARGE));
+        Ladder.climb(parts.prechargers(), p -> against(guard.withPrecharge(p), Kind.PRECHARGE));
     Precharge taken = ladder.taken();
     guard = guard.withPrecharge(taken);
     add(
         Part.PRECHARGE,
-        text(taken),
+        taken.text(),
         "Takes %s a start and begins with %s; ready after %s."
             .formatted(
                 Figures.of(energy, Unit.JOULE),
                 amperes(taken.current(highest)),
                 Figures.duration(taken.time(farads))),
-        ladder.smaller() == null ? "" : text(ladder.smaller()) + ": " + ladder.objection() + ".",
-        ladder.larger() == null ? "" : text(ladder.larger()) + ": slower, or more than needed.");
-  }
-
-  private static String text(@Nullable Precharge p) {
-    return p == null
-        ? "none"
-        : Figures.compact(p.resistance()) + " Ω, " + Figures.compact(p.power()) + " W";
+        ladder.below(Precharge::text),
+        ladder.above(Precharge::text, "slower, or more than needed"));
   }
 
   private static String amperes(double a) {

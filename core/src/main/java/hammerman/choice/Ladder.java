@@ -36,4 +36,14 @@ record Ladder<T>(
         before == null ? "" : objection.apply(before),
         objection.apply(taken).isEmpty());
   }
+
+  /** Says what stands against the next smaller part; empty if there is none. */
+  String below(Function<T, String> name) {
+    return smaller == null ? "" : name.apply(smaller) + ": " + objection + ".";
+  }
+
+  /** Says why the next larger part is not taken; empty if there is none. */
+  String above(Function<T, String> name, String why) {
+    return larger == null ? "" : name.apply(larger) + ": " + why + ".";
+  }
 }

@@ -4,8 +4,9 @@ import hammerman.guard.Bms;
 import hammerman.guard.Fuse;
 import hammerman.unit.Figures;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.StringJoiner;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -69,7 +70,7 @@ public record Protector(String name, Time time, List<Double> knees) {
 
   /** Several that must all open, each carrying its share of the current. */
   static Protector all(List<List<Protector>> sides, List<Double> shares) {
-    StringJoiner names = new StringJoiner(" and ");
+    Set<String> names = new LinkedHashSet<>();
     List<Double> knees = new ArrayList<>();
     for (int k = 0; k < sides.size(); k++) {
       names.add(names(sides.get(k)));
@@ -80,7 +81,7 @@ public record Protector(String name, Time time, List<Double> knees) {
       }
     }
     return new Protector(
-        names.toString(),
+        names.size() == 1 ? "each pack's " + names.iterator().next() : String.join(" and ", names),
         i -> {
           double longest = 0;
           for (int k = 0; k < sides.size(); k++) {

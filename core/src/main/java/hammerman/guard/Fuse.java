@@ -1,6 +1,8 @@
 package hammerman.guard;
 
+import hammerman.unit.Figures;
 import hammerman.unit.In;
+import hammerman.unit.Sentence;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
@@ -28,6 +30,11 @@ public record Fuse(
   public Fuse {
     Valid.range("Fuse rating", rating, 0.1, 5000, Unit.AMPERE);
     Valid.range("Fuse voltage rating", voltageRating, 1, 2000, Unit.VOLT);
+  }
+
+  /** Returns rating and class, such as “60 A high-interrupt cartridge”. */
+  public String text() {
+    return Figures.compact(rating) + " A " + Sentence.within(kind.label());
   }
 
   /** Returns the resistance, Ω: 0.1 V at the rated current. */

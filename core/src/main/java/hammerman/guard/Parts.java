@@ -4,17 +4,19 @@ import hammerman.pack.Strip;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 
 /**
  * Parts to choose from: generic classes with ratings typical for them. Fuses come from {@link
- * FuseClass}.
+ * FuseClass}. Each list but that of the strips is kept weaker first.
  *
- * @param bms classes of BMS, weaker first
- * @param wires cross-sections, m², thinner first
- * @param connectors weaker first
- * @param switches weaker first
- * @param chargers charge currents that chargers are made for, A, weaker first
+ * @param bms classes of BMS
+ * @param wires cross-sections, m²
+ * @param connectors kinds of plug and socket
+ * @param switches switches and loop keys
+ * @param chargers charge currents that chargers are made for, A
  * @param prechargers resistors
  * @param strips strips that are sold
  */
@@ -27,13 +29,36 @@ public record Parts(
     List<Precharge> prechargers,
     List<Strip> strips) {
   public Parts {
-    bms = List.copyOf(bms);
-    wires = List.copyOf(wires);
-    connectors = List.copyOf(connectors);
-    switches = List.copyOf(switches);
-    chargers = List.copyOf(chargers);
-    prechargers = List.copyOf(prechargers);
+    bms = sorted(bms, Comparator.comparingDouble(BmsClass::continuousCurrent));
+    wires = sorted(wires, Comparator.comparingDouble(WireSize::area));
+    connectors = sorted(connectors, Comparator.comparingDouble(Connector::continuous));
+    switches = sorted(switches, Comparator.comparingDouble(Switch::continuous));
+    chargers = sorted(chargers, Comparator.comparingDouble(ChargerSize::current));
+    prechargers =
+        sorted(
+            prechargers,
+            Comparator.comparingDouble(Precharge::power)
+                .thenComparingDouble(Precharge::resistance));
     strips = List.copyOf(strips);
+  }
+
+  private static <T> List<T> sorted(List<T> list, Comparator<T> order) {
+    return list.stream().sorted(order).toList();
+  }
+
+  /** Returns the classes of BMS that are made for a number of groups, weaker first. */
+  public List<BmsClass> bms(int series) {
+    return bms.stream().filter(b -> b.leastSeries() <= series && series <= b.mostSeries()).toList();
+  }
+
+  /** Returns every fuse as sold, smaller first; of one size that which breaks less first. */
+  public static List<Fuse> fuses() {
+    return Arrays.stream(FuseClass.values())
+        .flatMap(kind -> kind.sizes().stream().map(r -> new Fuse(kind, r, kind.voltageRating())))
+        .sorted(
+            Comparator.comparingDouble(Fuse::rating)
+                .thenComparingDouble(f -> f.kind().interruptRating()))
+        .toList();
   }
 
   /** A wire as sold: its name and cross-section, m². */
@@ -42,7 +67,7 @@ public record Parts(
   /** A charger as sold: its current, A; the voltage is set for the string. */
   public record ChargerSize(@In(Unit.AMPERE) double current) {}
 
-  /** Returns these parts with others before them. */
+  /** Returns these parts and others. */
   public Parts with(Parts own) {
     return new Parts(
         joined(own.bms, bms),

@@ -1,5 +1,6 @@
 package hammerman.guard;
 
+import hammerman.unit.Figures;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
@@ -26,6 +27,11 @@ public record Precharge(@In(Unit.OHM) double resistance, @In(Unit.WATT) double p
   public Precharge {
     Valid.range("Pre-charge resistance", resistance, 0.1, 100_000, Unit.OHM);
     Valid.range("Pre-charge resistor power", power, 0.05, 1000, Unit.WATT);
+  }
+
+  /** Returns resistance and power, such as “100 Ω, 5 W”. */
+  public String text() {
+    return Figures.compact(resistance) + " Ω, " + Figures.compact(power) + " W";
   }
 
   /** Returns the time to 95 % of the voltage, s. */

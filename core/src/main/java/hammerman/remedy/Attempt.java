@@ -13,7 +13,6 @@ import hammerman.finding.Severity;
 import hammerman.forecast.Forecast;
 import hammerman.guard.BmsClass;
 import hammerman.guard.Fuse;
-import hammerman.guard.FuseClass;
 import hammerman.guard.Fusing;
 import hammerman.guard.Guard;
 import hammerman.guard.Parts;
@@ -28,7 +27,6 @@ import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
@@ -211,32 +209,14 @@ abstract class Attempt {
     first(fewer, n -> n + " in series", n -> counts(n, thePack().parallel()));
   }
 
-  static List<Fuse> fuses() {
-    List<Fuse> all = new ArrayList<>();
-    for (FuseClass kind : FuseClass.values()) {
-      kind.sizes().forEach(r -> all.add(new Fuse(kind, r, kind.voltageRating())));
-    }
-    all.sort(
-        Comparator.comparingDouble(Fuse::rating)
-            .thenComparingDouble(f -> f.kind().interruptRating()));
-    return all;
-  }
-
-  static String text(Fuse f) {
-    return Figures.compact(f.rating())
-        + " A "
-        + f.kind().label().toLowerCase(Locale.ROOT)
-        + " fuse";
-  }
-
   static Guard fused(Guard g, Fuse f) {
     return g.fuse().isPresent() ? g.withFuse(x -> f) : g.withFusing(new Fusing.MainFuse(f));
   }
 
   void mainFuses() {
     first(
-        fuses(),
-        Attempt::text,
+        Parts.fuses(),
+        f -> f.text() + " fuse",
         f -> with(fused(guard(), f)),
         "fuse.",
         "wire.",
@@ -245,15 +225,15 @@ abstract class Attempt {
         "cell.",
         "switch.",
         "connector.");
-    for (WireSize w : wires()) {
+    for (WireSize w : parts.wires()) {
       if (w.area() <= guard().wiring().wire().area()) {
         continue;
       }
       Guard wider = wired(guard(), w);
       int had = edits.size();
       first(
-          fuses(),
-          f -> text(f) + " and " + w.name() + " wire",
+          Parts.fuses(),
+          f -> f.text() + " fuse and " + w.name() + " wire",
           f -> with(fused(wider, f)),
           "fuse.",
           "wire.",
@@ -264,32 +244,27 @@ abstract class Attempt {
     }
   }
 
-  List<WireSize> wires() {
-    return parts.wires().stream().sorted(Comparator.comparingDouble(WireSize::area)).toList();
-  }
-
   static Guard wired(Guard g, WireSize w) {
     return g.withWiring(g.wiring().withWire(g.wiring().wire().withArea(w.area())));
   }
 
   void wireSizes() {
-    first(wires(), w -> w.name() + " wire", w -> with(wired(guard(), w)), "wire.", "sharedWire.");
+    first(
+        parts.wires(),
+        w -> w.name() + " wire",
+        w -> with(wired(guard(), w)),
+        "wire.",
+        "sharedWire.");
   }
 
   void bmsClasses() {
     int s = thePack().series();
-    List<BmsClass> rungs =
-        parts.bms().stream()
-            .filter(b -> b.leastSeries() <= s && s <= b.mostSeries())
-            .sorted(Comparator.comparingDouble(BmsClass::continuousCurrent))
-            .toList();
+    List<BmsClass> rungs = parts.bms(s);
     // A BMS of a longer string's class blocks more, and is set to this one.
     List<BmsClass> wider =
         parts.bms().stream()
             .filter(b -> b.leastSeries() > s)
-            .sorted(
-                Comparator.comparingDouble(BmsClass::mosfetVoltage)
-                    .thenComparingDouble(BmsClass::continuousCurrent))
+            .sorted(Comparator.comparingDouble(BmsClass::mosfetVoltage))
             .toList();
     List<BmsClass> all = new ArrayList<>(rungs);
     all.addAll(wider);
@@ -306,11 +281,10 @@ abstract class Attempt {
     return p.bms().isPresent() ? p.withBms(x -> unit) : new Protection.DischargePath(unit);
   }
 
-  void chargers() {
-    List<ChargerSize> down =
-        parts.chargers().stream().sorted(Comparator.comparingDouble(c -> -c.current())).toList();
+  /** Adds the first charger that suits, in the order given. */
+  void chargers(List<ChargerSize> rungs) {
     first(
-        down,
+        rungs,
         c -> Figures.compact(c.current()) + " A charger",
         c -> with(guard().withCharge(guard().charge().withCurrent(c.current()))),
         "charge",

@@ -60,7 +60,7 @@ final class CellEdits extends Attempt {
         parallel();
       }
       case "cell.charge" -> {
-        chargers();
+        chargers(parts.chargers().reversed());
         parallel();
       }
       case "cell.overcharge" -> {

@@ -8,11 +8,7 @@ import hammerman.guard.ChargePort;
 import hammerman.guard.Connector;
 import hammerman.guard.Leads;
 import hammerman.guard.Parts;
-import hammerman.guard.Parts.ChargerSize;
 import hammerman.guard.Parts.WireSize;
-import hammerman.unit.Figures;
-import java.util.Comparator;
-import java.util.List;
 
 /** Edits about BMS, main fuse and what charges. */
 final class GuardEdits extends Attempt {
@@ -46,7 +42,7 @@ final class GuardEdits extends Attempt {
         bmsClasses();
       }
       case "bms.charge" -> {
-        chargers();
+        chargers(parts.chargers().reversed());
         bmsClasses();
       }
       case "bms.brake" -> {
@@ -126,19 +122,7 @@ final class GuardEdits extends Attempt {
             "A balancing charger",
             () -> with(guard().withCharge(c.withKind(ChargePlan.Kind.BALANCING))));
       }
-      case "charger.time" -> {
-        List<ChargerSize> up =
-            parts.chargers().stream()
-                .sorted(Comparator.comparingDouble(ChargerSize::current))
-                .toList();
-        first(
-            up,
-            c -> Figures.compact(c.current()) + " A charger",
-            c -> with(guard().withCharge(guard().charge().withCurrent(c.current()))),
-            "charge",
-            "cell.",
-            "bms.");
-      }
+      case "charger.time" -> chargers(parts.chargers());
       case "charge.regenerationFull" -> {
         double v = ceiling();
         add("Charge to " + volts(v) + ", 90 %", () -> with(charged(v)));
@@ -153,8 +137,8 @@ final class GuardEdits extends Attempt {
     switch (id.substring(0, id.indexOf('.'))) {
       case "chargeFuse" ->
           first(
-              fuses(),
-              f -> text(f) + " in the charge lead",
+              Parts.fuses(),
+              f -> f.text() + " fuse in the charge lead",
               f ->
                   with(
                       guard()
@@ -192,7 +176,7 @@ final class GuardEdits extends Attempt {
       return;
     }
     first(
-        wires(),
+        parts.wires(),
         w -> w.name() + " charge lead",
         w -> with(guard().withChargePort(port.withWire(port.wire().withArea(w.area())))),
         "chargeLead.",
@@ -200,24 +184,24 @@ final class GuardEdits extends Attempt {
     if (id.equals("chargeLead.withstand")) {
       chargeFuses(port);
     }
-    chargers();
+    chargers(parts.chargers().reversed());
   }
 
   /** A smaller charge fuse, with a thicker lead where that is needed too. */
   private void chargeFuses(ChargePort port) {
     first(
-        fuses(),
-        f -> text(f) + " in the charge lead",
+        Parts.fuses(),
+        f -> f.text() + " fuse in the charge lead",
         f -> with(guard().withChargePort(port.withFuse(f))),
         "chargeFuse.",
         "chargeLead.");
-    for (WireSize w : wires()) {
+    for (WireSize w : parts.wires()) {
       int had = edits.size();
       ChargePort wider = port.withWire(port.wire().withArea(w.area()));
       if (w.area() > port.wire().area()) {
         first(
-            fuses(),
-            f -> text(f) + " and " + w.name() + " charge lead",
+            Parts.fuses(),
+            f -> f.text() + " fuse and " + w.name() + " charge lead",
             f -> with(guard().withChargePort(wider.withFuse(f))),
             "chargeFuse.",
             "chargeLead.");
@@ -233,8 +217,8 @@ final class GuardEdits extends Attempt {
     for (Connector c : parts.connectors()) {
       int had = edits.size();
       first(
-          fuses(),
-          f -> text(f) + " in the charge lead, and " + c.name() + " as plug",
+          Parts.fuses(),
+          f -> f.text() + " fuse in the charge lead, and " + c.name() + " as plug",
           f -> with(guard().withChargePort(port.withPlug(c).withFuse(f))),
           "charge");
       if (edits.size() > had) {
@@ -244,17 +228,13 @@ final class GuardEdits extends Attempt {
   }
 
   private void plugsOf(ChargePort port) {
-    List<Connector> rungs =
-        parts.connectors().stream()
-            .sorted(Comparator.comparingDouble(Connector::continuous))
-            .toList();
     first(
-        rungs,
+        parts.connectors(),
         c -> c.name() + " as charge plug",
         c -> with(guard().withChargePort(port.withPlug(c))),
         "chargePlug.");
     if (id.equals("chargePlug.charge")) {
-      chargers();
+      chargers(parts.chargers().reversed());
     }
   }
 }

@@ -6,13 +6,11 @@ import hammerman.guard.Closing;
 import hammerman.guard.Connector;
 import hammerman.guard.Leads;
 import hammerman.guard.Parts;
-import hammerman.guard.Precharge;
 import hammerman.guard.Switch;
 import hammerman.guard.Wiring;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 
 /** Edits about wire, switch, connectors and pre-charge. */
@@ -64,19 +62,13 @@ final class PathEdits extends Attempt {
   }
 
   private void mainSwitch() {
-    List<Switch> rungs =
-        parts.switches().stream().sorted(Comparator.comparingDouble(Switch::continuous)).toList();
-    first(rungs, Switch::name, s -> with(guard().withMainSwitch(s)), "switch.");
+    first(parts.switches(), Switch::name, s -> with(guard().withMainSwitch(s)), "switch.");
     protectedOrLess();
   }
 
   private void connector() {
-    List<Connector> rungs =
-        parts.connectors().stream()
-            .sorted(Comparator.comparingDouble(Connector::continuous))
-            .toList();
     first(
-        rungs,
+        parts.connectors(),
         Connector::name,
         c -> with(guard().withWiring(guard().wiring().withConnector(c))),
         "connector.");
@@ -93,20 +85,9 @@ final class PathEdits extends Attempt {
   }
 
   private void precharge() {
-    List<Precharge> rungs =
-        parts.prechargers().stream()
-            .sorted(
-                Comparator.comparingDouble(Precharge::power)
-                    .thenComparingDouble(Precharge::resistance))
-            .toList();
     first(
-        rungs,
-        p ->
-            "Pre-charge through "
-                + Figures.compact(p.resistance())
-                + " Ω, "
-                + Figures.compact(p.power())
-                + " W",
+        parts.prechargers(),
+        p -> "Pre-charge through " + p.text(),
         p -> with(guard().withPrecharge(p)),
         "precharge.");
     if (id.equals("precharge.none")) {

@@ -143,12 +143,12 @@ public record Diagram(List<Box> boxes, List<Line> lines) {
         box(
             76,
             TOP - 8,
-            40,
+            46,
             17,
             "Main fuse",
             Figures.compact(f.rating()) + " A, " + Figures.compact(f.voltageRating()) + " V DC",
             f.kind().label());
-        x = 116;
+        x = 122;
         from = "Main fuse";
       }
       if (guard.mainSwitch() != null) {
@@ -167,14 +167,7 @@ public record Diagram(List<Box> boxes, List<Line> lines) {
       if (p == null) {
         return;
       }
-      box(
-          140,
-          TOP + 9,
-          46,
-          17,
-          "Pre-charge",
-          Figures.compact(p.resistance()) + " Ω, " + Figures.compact(p.power()) + " W",
-          "with a push button");
+      box(140, TOP + 9, 46, 17, "Pre-charge", p.text(), "with a push button");
       lead(true, false, "", 134, TOP, 134, TOP + 17, 140, TOP + 17);
       lead(true, false, "", 186, TOP + 17, 192, TOP + 17, 192, TOP);
     }
@@ -220,19 +213,25 @@ public record Diagram(List<Box> boxes, List<Line> lines) {
 
     private void charge() {
       var charger = guard.charge();
+      Fuse fuse = guard.chargePort().fuse();
       boolean separate =
           guard.protection().bms().isPresent() && guard.protection().inDischargePath().isEmpty();
       box(
           76,
           TOP + 20,
           48,
-          18,
+          22,
           "Charge port",
           Figures.of(charger.voltage(), Unit.VOLT, 1)
               + ", "
               + Figures.compact(charger.current())
               + " A",
-          lengthOf("Charge port +") + (separate ? ", BMS in its −" : " each way"));
+          lengthOf("Charge port +") + (separate ? ", BMS in its −" : " each way"),
+          fuse == null
+              ? "no fuse of its own"
+              : Figures.compact(fuse.rating())
+                  + " A fuse after "
+                  + Figures.of(guard.chargePort().beforeFuse(), Unit.METRE, 2));
       lead(true, false, "", 76, TOP + 29, 64, TOP + 29, 64, TOP);
       lead(false, false, "", 124, TOP + 29, 131, TOP + 29, 131, LOW);
     }

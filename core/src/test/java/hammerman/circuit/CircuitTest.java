@@ -218,7 +218,7 @@ class CircuitTest {
   void whatTwoPacksShareIsProtectedByBothFusesTogether() {
     Design d = with(Joining.PARALLEL);
     Stress shared = row(d, "sharedWire.overload");
-    assertThat(shared.protector()).isEqualTo("60 A fuse and 60 A fuse");
+    assertThat(shared.protector()).isEqualTo("each pack's 60 A fuse");
     assertThat(shared.value()).isGreaterThan(90);
     assertThat(shared.exceeded()).isTrue();
   }

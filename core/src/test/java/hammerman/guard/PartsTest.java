@@ -1,13 +1,16 @@
 package hammerman.guard;
 
+import static java.util.Comparator.comparingDouble;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
+import hammerman.guard.Parts.WireSize;
 import hammerman.pack.ConductorMaterial;
 import hammerman.project.Shipped;
 import hammerman.unit.InvalidValue;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -61,6 +64,25 @@ class PartsTest {
       assertThat(c.source()).isNotBlank();
       // Its switches block what its largest string has when full.
       assertThat(c.mosfetVoltage()).isGreaterThan(c.mostSeries() * 4.2);
+    }
+  }
+
+  /** A part of one's own takes its place among those sold, so that the weakest that suits wins. */
+  @Test
+  void ownPartsStandWhereTheirStrengthPutsThem() {
+    Connector own = new Connector("Spare plug", 33, 40, 1e-3, 60, false);
+    Parts none =
+        new Parts(List.of(), List.of(), List.of(own), List.of(), List.of(), List.of(), List.of());
+    List<Connector> all = Shipped.parts().with(none).connectors();
+    assertThat(all).contains(own).isSortedAccordingTo(comparingDouble(Connector::continuous));
+    assertThat(Shipped.parts().wires()).isSortedAccordingTo(comparingDouble(WireSize::area));
+    assertThat(Parts.fuses())
+        .hasSizeGreaterThan(20)
+        .isSortedAccordingTo(comparingDouble(Fuse::rating));
+    assertThat(Parts.fuses().getFirst().text()).matches("[\\d.]+ A [a-z -]+");
+    for (int series = 1; series <= 24; series++) {
+      int s = series;
+      assertThat(Shipped.parts().bms(s)).allMatch(b -> b.leastSeries() <= s && s <= b.mostSeries());
     }
   }
 

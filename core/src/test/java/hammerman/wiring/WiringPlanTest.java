@@ -76,6 +76,14 @@ class WiringPlanTest {
   }
 
   @Test
+  void theDrawingShowsWhatGuardsTheChargeLead() {
+    assertThat(Diagram.of(barrow, plan).svg("Barrow")).contains("15 A fuse after 0.10 m");
+    Design bare = Samples.withGuard(barrow, g -> g.withChargePort(g.chargePort().withFuse(null)));
+    assertThat(Diagram.of(bare, WiringPlan.of(Chain.of(bare))).svg("Barrow"))
+        .contains("no fuse of its own");
+  }
+
+  @Test
   void boxesDoNotOverlapAndStayOnTheSheet() {
     var boxes = Diagram.of(barrow, plan).boxes();
     for (int a = 0; a < boxes.size(); a++) {

@@ -5,9 +5,11 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -19,8 +21,12 @@ import org.slf4j.LoggerFactory;
 public final class Latest {
   private static final Logger LOG = LoggerFactory.getLogger(Latest.class);
 
+  /** How many are busy; touched on the interface thread alone. */
+  private static int atWork;
+
   private final ExecutorService thread;
   private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper(this, "busy");
+  private final PauseTransition quiet = new PauseTransition();
   private @Nullable Future<?> current;
   private long request;
 
@@ -28,6 +34,7 @@ public final class Latest {
    * @param name of the thread
    */
   public Latest(String name) {
+    busy.addListener((o, was, is) -> atWork += is ? 1 : -1);
     thread =
         Executors.newSingleThreadExecutor(
             task -> {
@@ -35,6 +42,11 @@ public final class Latest {
               t.setDaemon(true);
               return t;
             });
+  }
+
+  /** Whether a result of any is still to come: what takes a picture waits until none is. */
+  public static boolean anyBusy() {
+    return atWork > 0;
   }
 
   /** Whether a result is still to come. */
@@ -49,10 +61,8 @@ public final class Latest {
    * @param deliver takes the result
    */
   public <T> void submit(Supplier<T> work, Consumer<T> deliver) {
-    long mine = ++request;
-    if (current != null) {
-      current.cancel(true);
-    }
+    supersede();
+    long mine = request;
     busy.set(true);
     current =
         thread.submit(
@@ -67,25 +77,48 @@ public final class Latest {
             });
   }
 
+  /**
+   * Gives up what is running, and begins once nothing newer has been asked for in a while.
+   *
+   * @param pause how long that is
+   * @param begin may submit work of its own
+   */
+  public void whenQuiet(Duration pause, Runnable begin) {
+    supersede();
+    long mine = request;
+    busy.set(true);
+    quiet.setDuration(pause);
+    quiet.setOnFinished(e -> finish(mine, begin));
+    quiet.playFromStart();
+  }
+
   /** Gives up what is running; its result is not delivered. */
   public void cancel() {
+    supersede();
+    busy.set(false);
+  }
+
+  private void supersede() {
     request++;
+    quiet.stop();
     if (current != null) {
       current.cancel(true);
     }
-    busy.set(false);
   }
 
   private void finish(long mine, Runnable deliver) {
     if (mine == request) {
       deliver.run();
+    }
+    // Delivering may have asked for more.
+    if (mine == request) {
       busy.set(false);
     }
   }
 
   /** Stops the thread. */
   public void close() {
-    request++;
+    cancel();
     thread.shutdownNow();
   }
 }

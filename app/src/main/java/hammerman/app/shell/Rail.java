@@ -23,7 +23,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
-import javafx.animation.PauseTransition;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -41,6 +40,9 @@ import org.jspecify.annotations.Nullable;
  * are many judgements, notes are folded to their titles.
  */
 final class Rail extends VBox {
+  /** How long nothing is edited before cures are looked for. */
+  private static final Duration QUIET = Duration.millis(250);
+
   /** So many judgements are shown whole. */
   private static final int WHOLE = 2;
 
@@ -61,7 +63,6 @@ final class Rail extends VBox {
   private final Latest trying = new Latest("remedies");
   private final Map<String, List<Remedy>> remedies = new HashMap<>();
   private final Map<String, VBox> places = new HashMap<>();
-  private final PauseTransition quiet = new PauseTransition(Duration.millis(250));
 
   Rail(Session session, Consumer<Station> go) {
     this.session = session;
@@ -119,7 +120,6 @@ final class Rail extends VBox {
   private void cure() {
     Forecast f = forecast;
     if (f == null || shown.isEmpty()) {
-      quiet.stop();
       trying.cancel();
       return;
     }
@@ -129,9 +129,7 @@ final class Rail extends VBox {
     }
     places.forEach((id, place) -> place.getChildren().setAll(offers(id)));
     // While one edit follows another, looking for cures would only take time from them.
-    quiet.setOnFinished(e -> next(f));
-    quiet.playFromStart();
-    trying.cancel();
+    trying.whenQuiet(QUIET, () -> next(f));
   }
 
   private void next(Forecast f) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import javafx.util.Duration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
@@ -56,6 +57,47 @@ class LatestTest {
     assertThat(delivered).isEmpty();
     fx(() -> latest.submit(() -> "next", delivered::add));
     WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> delivered.contains("next"));
+    latest.close();
+  }
+
+  /** While one edit follows another nothing is begun; it is busy from the first on. */
+  @Test
+  void onlyTheLastOfAFlurryBegins() throws Exception {
+    Latest latest = new Latest("test");
+    fx(
+        () -> {
+          latest.whenQuiet(Duration.millis(40), () -> delivered.add("first"));
+          latest.whenQuiet(
+              Duration.millis(40), () -> latest.submit(() -> "second", delivered::add));
+          assertThat(latest.busyProperty().get()).isTrue();
+          assertThat(Latest.anyBusy()).isTrue();
+        });
+    WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> !latest.busyProperty().get());
+    assertThat(delivered).containsExactly("second");
+    fx(() -> latest.whenQuiet(Duration.millis(40), () -> delivered.add("never")));
+    fx(latest::cancel);
+    assertThat(latest.busyProperty().get()).isFalse();
+    latest.close();
+  }
+
+  /** One who takes a result and asks for more is busy until that has come too. */
+  @Test
+  void askingForMoreOnDeliveryStaysBusy() throws Exception {
+    Latest latest = new Latest("test");
+    List<Boolean> between = new CopyOnWriteArrayList<>();
+    fx(
+        () -> {
+          latest.busyProperty().addListener((o, was, is) -> between.add(is));
+          latest.submit(
+              () -> "one",
+              one -> {
+                delivered.add(one);
+                latest.submit(() -> "two", delivered::add);
+              });
+        });
+    WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> delivered.contains("two"));
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(between).containsExactly(true, false);
     latest.close();
   }
 

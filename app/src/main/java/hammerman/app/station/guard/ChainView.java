@@ -129,7 +129,7 @@ final class ChainView extends VBox {
             session.edit(
                 "Lock " + part.label(),
                 Station.GUARD,
-                p -> GuardForms.guard(p, g -> g.withLocked(part, lock.isSelected()))));
+                p -> PackGuard.FIRST.write(p, g -> g.withLocked(part, lock.isSelected()))));
     ToggleButton choice = new ToggleButton();
     choice.setId("choice-" + id);
     choice.getStyleClass().setAll("toggle-button", "cell-row", "tight");

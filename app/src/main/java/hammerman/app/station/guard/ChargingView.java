@@ -10,7 +10,6 @@ import hammerman.app.station.Page;
 import hammerman.chain.Chain;
 import hammerman.choice.ChargerCheck;
 import hammerman.design.Design;
-import hammerman.finding.Finding;
 import hammerman.finding.Station;
 import hammerman.forecast.Ceiling;
 import hammerman.forecast.Forecast;
@@ -20,6 +19,7 @@ import hammerman.guard.Parts;
 import hammerman.judgement.Judge;
 import hammerman.simulation.Charge;
 import hammerman.unit.Figures;
+import hammerman.unit.Sentence;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
@@ -53,7 +53,7 @@ final class ChargingView extends VBox {
   /** What the background works out. */
   private record Answer(List<Tried> chargers, List<Ceiling> ceilings) {}
 
-  ChargingView(Bench bench, GuardForms forms, Parts parts) {
+  ChargingView(Bench bench, ChargeForms forms, Parts parts) {
     super(12);
     session = bench.session();
     this.parts = parts;
@@ -75,14 +75,14 @@ final class ChargingView extends VBox {
     VBox left =
         new VBox(
             10,
-            forms.charge().node(),
+            forms.charger(),
             new HBox(16, time, ceiling),
             Page.heading("Is this charger right?"),
             check,
             complaint,
             verdict);
-    left.setMinWidth(400);
-    left.setMaxWidth(400);
+    left.setMinWidth(360);
+    left.setMaxWidth(360);
     chargers.setHgap(22);
     VBox right = new VBox(8, Page.heading("From where the duty ends, by charger"), chargers);
     HBox.setHgrow(right, Priority.ALWAYS);
@@ -127,7 +127,7 @@ final class ChargingView extends VBox {
         String word =
             Judge.read(f.circuit().rewired(one.guard())).stream()
                 .filter(x -> x.id().endsWith(".charge"))
-                .map(Finding::title)
+                .map(x -> Sentence.within(x.title()))
                 .findFirst()
                 .orElse(a > kind ? "fast" : "kind to the cells");
         tried.add(

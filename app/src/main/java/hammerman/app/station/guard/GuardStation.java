@@ -28,10 +28,11 @@ public final class GuardStation implements StationView {
   public GuardStation(Bench bench) {
     this.bench = bench;
     Parts parts = bench.session().parts();
-    GuardForms forms = new GuardForms(bench.session(), parts, false);
+    GuardForms forms = new GuardForms(bench.session(), parts, PackGuard.FIRST);
+    ChargeForms charging = new ChargeForms(bench.session(), parts, PackGuard.FIRST);
     ChainView chain = new ChainView(bench, parts);
     add("The chain", "chain", chain, chain::show);
-    PartsView all = new PartsView(forms);
+    PartsView all = new PartsView(forms, charging);
     add("Parts", "parts", all, all::show);
     TimeCurrentPicture curves = new TimeCurrentPicture();
     Label verdict = new Label();
@@ -47,8 +48,8 @@ public final class GuardStation implements StationView {
           curves.show(f.circuit());
           verdict.setText(TimeCurrentPicture.verdict(f.circuit()));
         });
-    ChargingView charging = new ChargingView(bench, forms, parts);
-    add("Charging", "charging", charging, charging::show);
+    ChargingView charge = new ChargingView(bench, charging, parts);
+    add("Charging", "charging", charge, charge::show);
     WiringView wiring = new WiringView(bench, forms);
     add("Wiring", "wiring", wiring, wiring::show);
     TwoPacksView two = new TwoPacksView(bench.session(), parts);

@@ -13,14 +13,14 @@ import javafx.scene.layout.VBox;
 final class PartsView extends VBox {
   private final HBox schools = new HBox(16);
 
-  PartsView(GuardForms forms) {
+  PartsView(GuardForms forms, ChargeForms charging) {
     super(6);
     HBox columns =
         new HBox(
             24,
-            forms.protection().node(),
-            new VBox(8, forms.fuses().node(), forms.connectors().node()),
-            new VBox(8, forms.wire().node(), forms.chargePort().node()));
+            forms.protection(),
+            new VBox(8, forms.fuses(), forms.connectors()),
+            new VBox(8, forms.wire(), charging.port()));
     columns.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
     columns.getChildren().forEach(n -> ((VBox) n).setPrefWidth(290));
     for (School school : School.values()) {

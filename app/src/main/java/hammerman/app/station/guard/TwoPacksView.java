@@ -43,16 +43,7 @@ final class TwoPacksView extends VBox {
   private final HBox body;
 
   private static VBox fuse(GuardForms forms) {
-    return new VBox(
-        8,
-        forms.fuses().node(),
-        forms.wire().node(),
-        forms.connectors().node(),
-        forms.ownLeads().node());
-  }
-
-  private static VBox charging(GuardForms forms) {
-    return new VBox(8, forms.charge().node(), forms.chargePort().node());
+    return new VBox(8, forms.fuses(), forms.wire(), forms.connectors(), forms.ownLeads());
   }
 
   TwoPacksView(Session session, Parts parts) {
@@ -72,13 +63,14 @@ final class TwoPacksView extends VBox {
     VBox.setVgrow(picture, Priority.ALWAYS);
     picture.setPrefHeight(260);
     HBox.setHgrow(results, Priority.ALWAYS);
-    GuardForms forms = new GuardForms(session, parts, true);
+    GuardForms forms = new GuardForms(session, parts, PackGuard.SECOND);
+    ChargeForms charging = new ChargeForms(session, parts, PackGuard.SECOND);
     Views sides = new Views();
     sides
         .add("Cells", "second-cells", form().node(), () -> {})
-        .add("BMS", "second-bms", forms.protection().node(), () -> {})
+        .add("BMS", "second-bms", forms.protection(), () -> {})
         .add("Fuse", "second-fuse", fuse(forms), () -> {})
-        .add("Charge", "second-charge", charging(forms), () -> {});
+        .add("Charge", "second-charge", new VBox(8, charging.charger(), charging.port()), () -> {});
     sides.setMinWidth(300);
     sides.setMaxWidth(300);
     body = new HBox(28, sides, results);

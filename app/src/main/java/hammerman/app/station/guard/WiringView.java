@@ -54,7 +54,7 @@ final class WiringView extends VBox {
     cuts.setHgap(18);
     VBox list = new VBox(6, Page.heading("Cut list, slack included"), cuts, totals);
     HBox.setHgrow(list, Priority.ALWAYS);
-    VBox leads = forms.leads().node();
+    VBox leads = forms.leads();
     leads.setMinWidth(250);
     HBox upper = new HBox(28, leads, list);
     VBox.setVgrow(diagram, Priority.ALWAYS);
