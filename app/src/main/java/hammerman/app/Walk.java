@@ -41,6 +41,9 @@ final class Walk {
   /** How often at most; a search with no end must not hold the walk. */
   private static final int LOOKS = 200;
 
+  /** How often in a row nothing may be busy: a page is laid out at the pulse after its change. */
+  private static final int QUIET_LOOKS = 3;
+
   private final Frame frame;
   private final Session session;
   private final Scene scene;
@@ -177,6 +180,7 @@ final class Walk {
     stop.go().run();
     whenDone(
         LOOKS,
+        QUIET_LOOKS,
         () -> {
           if (folder != null) {
             write(folder.resolve(stop.name() + ".png"));
@@ -185,12 +189,14 @@ final class Walk {
         });
   }
 
-  private void whenDone(int looks, Runnable go) {
+  private void whenDone(int looks, int quiet, Runnable go) {
     PauseTransition wait = new PauseTransition(LOOK);
     wait.setOnFinished(
         e -> {
           if (Latest.anyBusy() && looks > 0) {
-            whenDone(looks - 1, go);
+            whenDone(looks - 1, QUIET_LOOKS, go);
+          } else if (quiet > 1) {
+            whenDone(looks, quiet - 1, go);
           } else {
             go.run();
           }
