@@ -49,7 +49,9 @@ class ArchitectureTest {
           "choice",
           "remedy",
           "wiring",
-          "project");
+          "project",
+          "record",
+          "store");
 
   @ArchTest
   static final ArchRule NO_CYCLES = slices().matching("hammerman.(*)..").should().beFreeOfCycles();

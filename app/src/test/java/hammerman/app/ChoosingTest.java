@@ -33,7 +33,7 @@ class ChoosingTest extends AtTheDesk {
   @Test
   void theWholeBarrowDutyIsBuiltFromNothingByKeysAlone() {
     desk.tabTo("station-duty");
-    desk.keyIn("machine", "Barrow controller, 48 V class");
+    desk.keyIn("machine", "Barrow controller, 48 V");
     desk.keyIn("survives-at-most", "58");
     desk.keyIn("cuts-out-below", "41 V");
     desk.keyIn("lets-through-at-most", "60");

@@ -4,11 +4,12 @@ import hammerman.cell.CellLibrary;
 import hammerman.forecast.Forecast;
 import hammerman.judgement.Judge;
 import hammerman.project.Project;
-import hammerman.project.ProjectFile;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
 import hammerman.search.Search;
 import hammerman.search.Weights;
+import hammerman.store.NotKept;
+import hammerman.store.ProjectFile;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Valid;
 import java.io.FileDescriptor;
@@ -17,6 +18,7 @@ import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -31,7 +33,13 @@ import picocli.CommandLine.Spec;
     description = "Designs and judges battery packs built from cells.",
     mixinStandardHelpOptions = true,
     version = "Hammerman 0.1",
-    subcommands = {Main.Predict.class, Main.Check.class, Main.Plan.class, Main.Rules.class})
+    subcommands = {
+      Main.Predict.class,
+      Main.Check.class,
+      Main.Plan.class,
+      Main.Convert.class,
+      Main.Rules.class
+    })
 public final class Main {
   /** Exit code when all is well. */
   static final int FINE = 0;
@@ -50,6 +58,11 @@ public final class Main {
     int code = run(args, out, err);
     out.flush();
     err.flush();
+    if (out.checkError()) {
+      err.println("hammerman: the output could not be written; free some room where it goes.");
+      err.flush();
+      code = UNUSABLE;
+    }
     System.exit(code);
   }
 
@@ -61,7 +74,9 @@ public final class Main {
         .setExecutionExceptionHandler(
             (e, line, parsed) -> {
               String message =
-                  e instanceof UnreadableProject || e instanceof InvalidValue
+                  e instanceof UnreadableProject
+                          || e instanceof InvalidValue
+                          || e instanceof NotKept
                       ? e.getMessage()
                       : "internal error: " + e;
               line.getErr()
@@ -138,6 +153,27 @@ public final class Main {
               .with(project.variants().stream().map(v -> v.pack().cell()).distinct().toList());
       Search search = Search.of(project.design(), cells, Weights.EVEN);
       out.println(json ? JsonReport.plan(search, top) : TextReport.plan(search, top));
+      return FINE;
+    }
+  }
+
+  /** Turns a project's file into the other form. */
+  @Command(
+      name = "convert",
+      description = "Writes a project as a database (.hammerman) or as a bare document (.json).")
+  static final class Convert implements Callable<Integer> {
+    @Spec CommandSpec spec;
+
+    @Parameters(index = "0", paramLabel = "FROM", description = "a project file of any form")
+    Path from;
+
+    @Parameters(index = "1", paramLabel = "TO", description = "a new file; its ending says which")
+    Path to;
+
+    @Override
+    public Integer call() throws UnreadableProject, NotKept {
+      ProjectFile.write(ProjectFile.read(from), to, Clock.systemUTC().instant());
+      spec.commandLine().getOut().println("Wrote " + to.getFileName() + ".");
       return FINE;
     }
   }

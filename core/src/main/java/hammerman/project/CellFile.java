@@ -63,7 +63,7 @@ public final class CellFile {
   /** Writes cells; as CSV if the name says so, else as JSON. */
   public static void save(CellLibrary library, Path file) throws IOException {
     byte[] bytes = isCsv(file) ? csv(library) : JsonMapping.MAPPER.writeValueAsBytes(library);
-    ProjectFile.replace(file, bytes);
+    Files.write(file, bytes);
   }
 
   /**
@@ -76,29 +76,54 @@ public final class CellFile {
     if (isCsv(file)) {
       return table(file, name);
     }
-    try {
-      byte[] bytes = Files.readAllBytes(file);
-      return JsonMapping.MAPPER.readValue(bytes, CellLibrary.class);
-    } catch (IOException e) {
-      throw new UnreadableProject(
-          Reason.MISSING, name + " cannot be opened. Check the name and the folder.");
-    } catch (JacksonException e) {
-      throw new UnreadableProject(Reason.INVALID, name + ": " + ProjectDocument.inWords(e));
-    }
+    return parsed(bytes(file, name), CellLibrary.class, name);
+  }
+
+  /** Returns the document of cells, as {@link #parse} reads it. */
+  public static String document(CellLibrary library) {
+    return JsonMapping.MAPPER.writeValueAsString(library);
+  }
+
+  /** Reads the document of cells. */
+  public static CellLibrary parse(String document) throws UnreadableProject {
+    return parsed(document.getBytes(StandardCharsets.UTF_8), CellLibrary.class, "the cells");
+  }
+
+  /** Returns the document of parts, as {@link #parseParts} reads it. */
+  public static String document(Parts parts) {
+    return JsonMapping.MAPPER.writeValueAsString(parts);
+  }
+
+  /** Reads the document of parts. */
+  public static Parts parseParts(String document) throws UnreadableProject {
+    return parsed(document.getBytes(StandardCharsets.UTF_8), Parts.class, "the parts");
   }
 
   /**
-   * Reads parts of the user's own: JSON as the parts that ship, lists that are not needed empty.
+   * Reads parts of the builder's own: JSON as the parts that ship, lists that are not needed empty.
    *
    * @throws UnreadableProject if the file cannot be used
    */
   public static Parts readParts(Path file) throws UnreadableProject {
     String name = String.valueOf(file.getFileName());
+    return parsed(bytes(file, name), Parts.class, name);
+  }
+
+  private static byte[] bytes(Path file, String name) throws UnreadableProject {
     try {
-      return JsonMapping.MAPPER.readValue(Files.readAllBytes(file), Parts.class);
+      if (!Files.isRegularFile(file) || Files.size(file) > ProjectDocument.LARGEST) {
+        throw new IOException("no plain file, or too large");
+      }
+      return Files.readAllBytes(file);
     } catch (IOException e) {
       throw new UnreadableProject(
           Reason.MISSING, name + " cannot be opened. Check the name and the folder.");
+    }
+  }
+
+  private static <T> T parsed(byte[] bytes, Class<T> type, String name) throws UnreadableProject {
+    try {
+      return JsonMapping.MAPPER.readValue(bytes, type);
     } catch (JacksonException e) {
       throw new UnreadableProject(Reason.INVALID, name + ": " + ProjectDocument.inWords(e));
     }

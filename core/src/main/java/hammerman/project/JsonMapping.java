@@ -49,6 +49,7 @@ final class JsonMapping {
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
           .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
           .disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
+          .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
           .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
           .enable(SerializationFeature.INDENT_OUTPUT)
           .changeDefaultPropertyInclusion(v -> v.withValueInclusion(JsonInclude.Include.NON_NULL))

@@ -62,7 +62,7 @@ public final class Shipped {
 
   private static Project project(String resource) {
     try {
-      return ProjectFile.parse(bytes(resource), resource);
+      return ProjectDocument.parse(bytes(resource), resource);
     } catch (UnreadableProject e) {
       throw new IllegalStateException("shipped project does not load", e);
     }

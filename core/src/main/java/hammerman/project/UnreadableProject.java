@@ -7,7 +7,8 @@ public final class UnreadableProject extends IOException {
   private final Reason reason;
   private final String message;
 
-  UnreadableProject(Reason reason, String message) {
+  /** Says why a file cannot be used, in one sentence or two. */
+  public UnreadableProject(Reason reason, String message) {
     super(message);
     this.reason = reason;
     this.message = message;

@@ -4,6 +4,8 @@ import java.util.Locale;
 
 /** Words put together. */
 public final class Sentence {
+  private static final int LONGEST = 120;
+
   private Sentence() {}
 
   /**
@@ -14,5 +16,20 @@ public final class Sentence {
     return words.isEmpty() || abbreviation
         ? words
         : words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+  }
+
+  /** Writes words that stand within a sentence as they begin one. */
+  public static String beginning(String words) {
+    return words.isEmpty()
+        ? words
+        : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+
+  /**
+   * Writes a stranger's words so that they can be shown: no control characters, no endless line.
+   */
+  public static String printable(String words) {
+    String plain = words.replaceAll("[\\p{Cntrl}\\p{Cf}\\x{2028}\\x{2029}]", "�");
+    return plain.length() <= LONGEST ? plain : plain.substring(0, LONGEST) + "…";
   }
 }

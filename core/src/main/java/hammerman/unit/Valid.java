@@ -10,7 +10,9 @@ public final class Valid {
    * @param unit the unit in which the message speaks
    */
   public static double range(String field, double value, double low, double high, Unit unit) {
-    if (Double.isFinite(value) && value >= low && value <= high) {
+    // A limit in °C or % may come out of its conversion by the last bit beside itself.
+    double rounding = 1e-12 * Math.max(Math.abs(low), Math.abs(high));
+    if (Double.isFinite(value) && value >= low - rounding && value <= high + rounding) {
       return value;
     }
     throw new InvalidValue(

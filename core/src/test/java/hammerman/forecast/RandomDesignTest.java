@@ -31,7 +31,7 @@ import hammerman.pack.Lot;
 import hammerman.pack.Pack;
 import hammerman.pack.Strip;
 import hammerman.project.Project;
-import hammerman.project.ProjectFile;
+import hammerman.project.ProjectDocument;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
 import hammerman.simulation.Run;
@@ -83,8 +83,8 @@ class RandomDesignTest {
     Random random = new Random(seed);
     for (int k = 0; k < DESIGNS; k++) {
       Project project = Shipped.starter().withDesign(design(random));
-      byte[] once = ProjectFile.document(project);
-      byte[] twice = ProjectFile.document(ProjectFile.parse(once, "random"));
+      byte[] once = ProjectDocument.bytes(project);
+      byte[] twice = ProjectDocument.bytes(ProjectDocument.parse(once, "random"));
       assertThat(new String(twice, StandardCharsets.UTF_8))
           .isEqualTo(new String(once, StandardCharsets.UTF_8));
     }

@@ -28,6 +28,7 @@ import hammerman.readymade.HardStart;
 import hammerman.readymade.ReadyMade;
 import hammerman.readymade.ReadyMadeUse;
 import hammerman.unit.QuantityText;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -45,11 +46,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.node.ObjectNode;
 
-class ProjectFileTest {
+class ProjectDocumentTest {
   @TempDir Path folder;
 
   private static String demo() {
-    return new String(ProjectFile.document(Shipped.terraceBarrow()), StandardCharsets.UTF_8);
+    return new String(ProjectDocument.bytes(Shipped.terraceBarrow()), StandardCharsets.UTF_8);
   }
 
   private static UnreadableProject refusal(String document) {
@@ -58,7 +59,7 @@ class ProjectFileTest {
 
   private static UnreadableProject refusal(byte[] bytes) {
     try {
-      ProjectFile.parse(bytes, "pack.hammerman");
+      ProjectDocument.parse(bytes, "pack.hammerman");
     } catch (UnreadableProject e) {
       assertThat(e.getMessage()).contains("pack.hammerman").doesNotContain("\n", "Exception");
       return e;
@@ -66,9 +67,8 @@ class ProjectFileTest {
     throw new AssertionError("was read");
   }
 
-  @ParameterizedTest
-  @CsvSource({"pack.hammerman", "pack.json"})
-  void whatIsSavedIsReadBackTheSame(String name) throws IOException {
+  @Test
+  void whatIsWrittenIsReadBackTheSame() throws IOException {
     Project project =
         Shipped.terraceBarrow()
             .plusVariant("Copper, no BMS, thick wire")
@@ -94,11 +94,9 @@ class ProjectFileTest {
                             .duty()
                             .withBounds(Samples.barrow().duty().bounds().withMass(null))
                             .withTask(new Task.ByDistance(12_000, 90, 1.2))));
-    Path file = folder.resolve(name);
-    ProjectFile.save(project, file);
-    Project again = ProjectFile.read(file);
-    assertThat(new String(ProjectFile.document(again), StandardCharsets.UTF_8))
-        .isEqualTo(new String(ProjectFile.document(project), StandardCharsets.UTF_8));
+    Project again = ProjectDocument.parse(ProjectDocument.bytes(project), "again");
+    assertThat(new String(ProjectDocument.bytes(again), StandardCharsets.UTF_8))
+        .isEqualTo(new String(ProjectDocument.bytes(project), StandardCharsets.UTF_8));
     assertThat(again.variants()).hasSize(2);
     assertThat(again.variant().guard().protection()).isInstanceOf(Protection.None.class);
     assertThat(again.duty().bounds().mass()).isNull();
@@ -119,7 +117,7 @@ class ProjectFileTest {
         .isNotEmpty();
     assertThat(
             schema.validate(
-                new String(ProjectFile.document(Shipped.starter()), StandardCharsets.UTF_8),
+                new String(ProjectDocument.bytes(Shipped.starter()), StandardCharsets.UTF_8),
                 InputFormat.JSON))
         .isEmpty();
     Project full = Shipped.example(Shipped.Example.DARK_SKY_BOX);
@@ -130,32 +128,8 @@ class ProjectFileTest {
                 new ReadyMadeUse(
                     new ReadyMade(Samples.cell("p18650"), 10, 2, 40, 0.05, 2.6),
                     new HardStart(0.25, 0.4, 8, 0, 30.0)));
-    String written = new String(ProjectFile.document(full.withDesign(d)), StandardCharsets.UTF_8);
+    String written = new String(ProjectDocument.bytes(full.withDesign(d)), StandardCharsets.UTF_8);
     assertThat(schema.validate(written, InputFormat.JSON)).isEmpty();
-  }
-
-  @Test
-  void savingKeepsThePreviousVersionAndLeavesNoScraps() throws IOException {
-    Path file = folder.resolve("pack.hammerman");
-    ProjectFile.save(Shipped.starter(), file);
-    byte[] before = Files.readAllBytes(file);
-    ProjectFile.save(Shipped.terraceBarrow(), file);
-    assertThat(Files.readAllBytes(folder.resolve("pack.hammerman.bak"))).isEqualTo(before);
-    try (var files = Files.list(folder)) {
-      assertThat(files).hasSize(2);
-    }
-  }
-
-  @Test
-  void aFailedSaveLeavesTheFileAsItWas() throws IOException {
-    Path file = folder.resolve("pack.hammerman");
-    ProjectFile.save(Shipped.starter(), file);
-    byte[] before = Files.readAllBytes(file);
-    Files.createDirectory(folder.resolve(".pack.hammerman.saving"));
-    Files.createFile(folder.resolve(".pack.hammerman.saving").resolve("in the way"));
-    assertThatThrownBy(() -> ProjectFile.save(Shipped.terraceBarrow(), file))
-        .isInstanceOf(IOException.class);
-    assertThat(Files.readAllBytes(file)).isEqualTo(before);
   }
 
   @Test
@@ -171,13 +145,6 @@ class ProjectFileTest {
     zipNoise[0] = 'P';
     zipNoise[1] = 'K';
     assertThat(refusal(zipNoise).reason()).isIn(Reason.NOT_A_PROJECT, Reason.DAMAGED);
-  }
-
-  @Test
-  void aMissingFileOrAFolderIsSaid() {
-    assertThatThrownBy(() -> ProjectFile.read(folder.resolve("nowhere.hammerman")))
-        .hasMessageContaining("does not exist");
-    assertThatThrownBy(() -> ProjectFile.read(folder)).hasMessageContaining("folder");
   }
 
   /**
@@ -197,7 +164,7 @@ class ProjectFileTest {
     fit.remove(List.of("style", "joining", "locked", "conductors"));
     byte[] bytes = document.toString().getBytes(StandardCharsets.UTF_8);
     FitPlan read =
-        Objects.requireNonNull(ProjectDocument.read(bytes, "old").variants().getFirst().fit());
+        Objects.requireNonNull(ProjectDocument.parse(bytes, "old").variants().getFirst().fit());
     FitPlan now = Objects.requireNonNull(Shipped.terraceBarrow().variants().getFirst().fit());
     assertThat(read.boxes()).isEqualTo(now.boxes());
     assertThat(read.packing()).isEqualTo(now.packing());
@@ -208,7 +175,7 @@ class ProjectFileTest {
   /** A file as format 2 had it. */
   private static byte[] second() {
     try (var in =
-        Objects.requireNonNull(ProjectFileTest.class.getResourceAsStream("format-2.json"))) {
+        Objects.requireNonNull(ProjectDocumentTest.class.getResourceAsStream("format-2.json"))) {
       return in.readAllBytes();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -217,7 +184,7 @@ class ProjectFileTest {
 
   @Test
   void aDocumentOfTheSecondFormatIsRead() throws UnreadableProject {
-    Project p = ProjectDocument.read(second(), "old");
+    Project p = ProjectDocument.parse(second(), "old");
     Guard g = p.variant().guard();
     assertThat(g.chargePort().wire().area()).isCloseTo(1.5e-6, within(1e-12));
     assertThat(g.chargePort().length()).isCloseTo(0.4, within(1e-12));
@@ -240,9 +207,8 @@ class ProjectFileTest {
         plan.arranged(g.exchanged(3, 4))
             .withLock(2, true)
             .withConductors(plan.conductors().with(3, p.variant().pack().strip().withSteel(1e-4)));
-    Path file = folder.resolve("moved.json");
-    ProjectFile.save(p.withDesign(p.design().withFit(moved)), file);
-    assertThat(ProjectFile.read(file).variant().fit()).isEqualTo(moved);
+    byte[] written = ProjectDocument.bytes(p.withDesign(p.design().withFit(moved)));
+    assertThat(ProjectDocument.parse(written, "moved").variant().fit()).isEqualTo(moved);
   }
 
   @Test
@@ -257,20 +223,25 @@ class ProjectFileTest {
     String document = demo();
     UnreadableProject e = refusal(document.substring(0, document.indexOf("\"habits\"")));
     assertThat(e.reason()).isEqualTo(Reason.DAMAGED);
-    assertThat(e.getMessage()).contains("line", "name", "notes", "left as it is", ".bak");
+    assertThat(e.getMessage()).contains("line", "name", "notes", "left as it is");
+  }
+
+  /** The container of the versions up to 3. */
+  private static byte[] container(String entry, byte[] document) throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      zip.putNextEntry(new ZipEntry(entry));
+      zip.write(document);
+      zip.closeEntry();
+    }
+    return bytes.toByteArray();
   }
 
   @Test
-  void aTruncatedContainerIsDamagedAndStaysUntouched() throws IOException {
-    Path file = folder.resolve("pack.hammerman");
-    ProjectFile.save(Shipped.terraceBarrow(), file);
-    byte[] bytes = Files.readAllBytes(file);
-    byte[] half = Arrays.copyOf(bytes, bytes.length / 2);
-    Files.write(file, half);
-    assertThatThrownBy(() -> ProjectFile.read(file))
-        .isInstanceOfSatisfying(
-            UnreadableProject.class, e -> assertThat(e.reason()).isEqualTo(Reason.DAMAGED));
-    assertThat(Files.readAllBytes(file)).isEqualTo(half);
+  void aContainerOfEarlierVersionsIsReadAndATruncatedOneIsDamaged() throws IOException {
+    byte[] whole = container("project.json", ProjectDocument.bytes(Shipped.terraceBarrow()));
+    assertThat(ProjectDocument.parse(whole, "old")).isEqualTo(Shipped.terraceBarrow());
+    assertThat(refusal(Arrays.copyOf(whole, whole.length / 2)).reason()).isEqualTo(Reason.DAMAGED);
   }
 
   @ParameterizedTest
@@ -290,6 +261,11 @@ class ProjectFileTest {
           "chemistry" : "NMC"              | "chemistry" : "XYZ"              | XYZ
           "kind" : "byRound"               | "kind" : "byMagic"               | byMagic
           "active" : 0                     | "active" : 7                     | Active variant is 7
+          "active" : 0                     | "active" : 0.9                   | a whole number
+          "cutOutVoltage_V" : 41           | "cutOutVoltage_V" : "41"         | A number is needed
+          "cutOutVoltage_V" : 41           | "cutOutVoltage_V" : [41]         | A number is needed
+          "kind" : "byRound"               | "kind" : "byRond"                | one of byTime, byDistance
+          "chemistry" : "NMC"              | "chemistry" : "nmc"              | one of NMC, NCA
           "rating_A" : 60                  | "rating_A" : -60                 | Fuse rating is −60 A
           """)
   void badValuesAreNamedWithTheirPlace(String good, String bad, String said) {
@@ -307,12 +283,8 @@ class ProjectFileTest {
 
   @Test
   void containersWithUnknownPartsAreNotOpenedOnlyToLoseThem() throws IOException {
-    Path file = folder.resolve("pack.hammerman");
-    try (var zip = new ZipOutputStream(Files.newOutputStream(file))) {
-      zip.putNextEntry(new ZipEntry("tables/run.csv"));
-      zip.closeEntry();
-    }
-    assertThatThrownBy(() -> ProjectFile.read(file)).hasMessageContaining("tables/run.csv");
+    assertThat(refusal(container("tables/run.csv", new byte[3])).getMessage())
+        .contains("tables/run.csv");
   }
 
   @Test

@@ -1,0 +1,47 @@
+package hammerman.record;
+
+import hammerman.unit.InvalidValue;
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A cell as it lies in the drawer: what is known of it apart from its measurements.
+ *
+ * @param label written on it; no two cells of a project have the same
+ * @param type class of cell, in words
+ * @param lot it came with
+ * @param source where it came from
+ * @param bought when, if known
+ * @param price paid, if known
+ * @param notes free text
+ * @param photo name of a picture file; empty for none
+ */
+public record InventoryCell(
+    String label,
+    String type,
+    String lot,
+    String source,
+    @Nullable LocalDate bought,
+    @Nullable Double price,
+    String notes,
+    String photo) {
+  private static final int LONGEST_NOTES = 10_000;
+
+  public InventoryCell {
+    Valid.text("Label", label);
+    if (price != null) {
+      Valid.range("Price", price, 0, 1e6, Unit.MONEY);
+    }
+    if (notes.length() > LONGEST_NOTES) {
+      throw new InvalidValue(
+          "Notes", notes.length() + " characters long", LONGEST_NOTES + " fit", "Shorten them.");
+    }
+  }
+
+  /** A cell of which only the label is known. */
+  public static InventoryCell labelled(String label) {
+    return new InventoryCell(label, "", "", "", null, null, "", "");
+  }
+}

@@ -1,0 +1,112 @@
+package hammerman.store;
+
+import hammerman.record.Fact;
+import hammerman.record.Fact.Strike;
+import hammerman.record.StepRecord;
+import hammerman.record.StepRecord.Verdict;
+import java.time.Instant;
+import java.util.List;
+
+/** What was done while building: the steps with their readings, and which cell lies where. */
+public final class BuildBook {
+  private final ProjectStore store;
+
+  /**
+   * Where a cell is built in.
+   *
+   * @param cell its number in the inventory
+   * @param pack 0 for the first, 1 for the second
+   * @param group from 0 at the negative end
+   * @param place within the group, from 0
+   */
+  public record CellPlace(long cell, int pack, int group, int place) {}
+
+  BuildBook(ProjectStore store) {
+    this.store = store;
+  }
+
+  /** Keeps a step that was done; returns its number. */
+  public long record(StepRecord step, Instant at) throws NotKept {
+    return store.change(
+        () ->
+            store
+                .database()
+                .insert(
+                    "INSERT INTO step (at, step, reading, verdict, reason) VALUES (?, ?, ?, ?, ?)",
+                    at.toEpochMilli(),
+                    step.step(),
+                    step.reading(),
+                    step.verdict().name(),
+                    step.reason()));
+  }
+
+  /** Strikes a step out. */
+  public void strike(long step, Strike strike) throws NotKept {
+    Striking.out(store, "step", step, strike);
+  }
+
+  /** Returns a page of the steps, oldest first. */
+  public List<Fact<StepRecord>> steps(int from, int count) throws NotKept {
+    return store
+        .database()
+        .reading(
+            () ->
+                store
+                    .database()
+                    .rows(
+                        r ->
+                            new Fact<>(
+                                r.getLong(1),
+                                Instant.ofEpochMilli(r.getLong(2)),
+                                new StepRecord(
+                                    r.getString(3),
+                                    Inventory.optional(r, 4),
+                                    Verdict.valueOf(r.getString(5)),
+                                    r.getString(6)),
+                                Striking.read(r, 7)),
+                        "SELECT id, at, step, reading, verdict, reason, struck_at, struck_reason"
+                            + " FROM step ORDER BY id LIMIT ? OFFSET ?",
+                        count,
+                        from));
+  }
+
+  /**
+   * Puts cells in their places, all or none; a cell is in one place at a time.
+   *
+   * @throws NotKept if a place is taken, or a cell is not in the inventory
+   */
+  public void place(List<CellPlace> places, Instant at) throws NotKept {
+    store.change(
+        () -> {
+          for (CellPlace p : places) {
+            store.database().update("DELETE FROM place WHERE cell = ?", p.cell());
+          }
+          for (CellPlace p : places) {
+            store
+                .database()
+                .update(
+                    "INSERT INTO place (cell, pack, cell_group, place, at) VALUES (?, ?, ?, ?, ?)",
+                    p.cell(),
+                    p.pack(),
+                    p.group(),
+                    p.place(),
+                    at.toEpochMilli());
+          }
+          return true;
+        });
+  }
+
+  /** Returns all cells that have a place. */
+  public List<CellPlace> places() throws NotKept {
+    return store
+        .database()
+        .reading(
+            () ->
+                store
+                    .database()
+                    .rows(
+                        r -> new CellPlace(r.getLong(1), r.getInt(2), r.getInt(3), r.getInt(4)),
+                        "SELECT cell, pack, cell_group, place FROM place"
+                            + " ORDER BY pack, cell_group, place"));
+  }
+}

@@ -1,0 +1,240 @@
+package hammerman.store;
+
+import hammerman.record.Fact;
+import hammerman.record.Fact.Strike;
+import hammerman.record.InventoryCell;
+import hammerman.record.Measured;
+import hammerman.record.Measurement;
+import hammerman.record.Measurement.Conditions;
+import hammerman.record.Measurement.Origin;
+import hammerman.record.Subject;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** The cells that were bought, and everything measured of cells, groups and packs. */
+public final class Inventory {
+  private static final String MEASUREMENT =
+      "SELECT id, at, subject, number, quantity, value, current_A, cut_off_V, temperature_K,"
+          + " rest_s, instrument, origin, struck_at, struck_reason FROM measurement";
+
+  private final ProjectStore store;
+
+  Inventory(ProjectStore store) {
+    this.store = store;
+  }
+
+  /**
+   * Takes in cells, all or none.
+   *
+   * @return their numbers
+   * @throws NotKept if a label is taken already, or nothing can be written
+   */
+  public List<Long> add(List<InventoryCell> cells, Instant at) throws NotKept {
+    return store.change(
+        () -> {
+          List<Long> ids = new ArrayList<>(cells.size());
+          for (InventoryCell c : cells) {
+            ids.add(
+                store
+                    .database()
+                    .insert(
+                        "INSERT INTO cell (at, label, type, lot, source, bought, price, notes,"
+                            + " photo) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                        at.toEpochMilli(),
+                        c.label(),
+                        c.type(),
+                        c.lot(),
+                        c.source(),
+                        c.bought() == null ? null : c.bought().toString(),
+                        c.price(),
+                        c.notes(),
+                        c.photo()));
+          }
+          return ids;
+        });
+  }
+
+  /** Describes a cell anew; its measurements stay. */
+  public void describe(long cell, InventoryCell c) throws NotKept {
+    store.change(
+        () ->
+            store
+                .database()
+                .update(
+                    "UPDATE cell SET label = ?, type = ?, lot = ?, source = ?, bought = ?,"
+                        + " price = ?, notes = ?, photo = ? WHERE id = ?",
+                    c.label(),
+                    c.type(),
+                    c.lot(),
+                    c.source(),
+                    c.bought() == null ? null : c.bought().toString(),
+                    c.price(),
+                    c.notes(),
+                    c.photo(),
+                    cell));
+  }
+
+  /** Returns how many cells there are. */
+  public int count() throws NotKept {
+    return store
+        .database()
+        .reading(() -> (int) store.database().number("SELECT count(*) FROM cell"));
+  }
+
+  /** Returns a page of the cells, in the order they came. */
+  public List<Fact<InventoryCell>> cells(int from, int count) throws NotKept {
+    return store
+        .database()
+        .reading(
+            () ->
+                store
+                    .database()
+                    .rows(
+                        Inventory::cell,
+                        "SELECT id, at, label, type, lot, source, bought, price, notes, photo"
+                            + " FROM cell ORDER BY id LIMIT ? OFFSET ?",
+                        count,
+                        from));
+  }
+
+  /** Keeps measurements, all or none; returns their numbers. */
+  public List<Long> measure(List<Measurement> measurements, Instant at) throws NotKept {
+    return store.change(
+        () -> {
+          List<Long> ids = new ArrayList<>(measurements.size());
+          for (Measurement m : measurements) {
+            ids.add(insert(m, at));
+          }
+          return ids;
+        });
+  }
+
+  /** Strikes a measurement out; it stays, and says why it does not count. */
+  public void strike(long measurement, Strike strike) throws NotKept {
+    Striking.out(store, "measurement", measurement, strike);
+  }
+
+  /** Strikes a measurement out and keeps the right one, both or neither. */
+  public long correct(long measurement, Strike strike, Measurement right) throws NotKept {
+    return store.change(
+        () -> {
+          Striking.strike(store, "measurement", measurement, strike);
+          return insert(right, strike.at());
+        });
+  }
+
+  /** Returns everything measured of a subject, oldest first, struck out or not. */
+  public List<Fact<Measurement>> of(Subject subject) throws NotKept {
+    return store
+        .database()
+        .reading(
+            () ->
+                store
+                    .database()
+                    .rows(
+                        Inventory::measurement,
+                        MEASUREMENT + " WHERE subject = ? AND number = ? ORDER BY at, id",
+                        kind(subject),
+                        number(subject)));
+  }
+
+  /** Returns a page of all measurements, oldest first. */
+  public List<Fact<Measurement>> measurements(int from, int count) throws NotKept {
+    return store
+        .database()
+        .reading(
+            () ->
+                store
+                    .database()
+                    .rows(
+                        Inventory::measurement,
+                        MEASUREMENT + " ORDER BY id LIMIT ? OFFSET ?",
+                        count,
+                        from));
+  }
+
+  private long insert(Measurement m, Instant at) throws SQLException {
+    Conditions c = m.conditions();
+    return store
+        .database()
+        .insert(
+            "INSERT INTO measurement (at, subject, number, quantity, value, current_A,"
+                + " cut_off_V, temperature_K, rest_s, instrument, origin)"
+                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+            at.toEpochMilli(),
+            kind(m.of()),
+            number(m.of()),
+            m.quantity().name(),
+            m.value(),
+            c.current(),
+            c.cutOff(),
+            c.temperature(),
+            c.rest(),
+            m.instrument(),
+            m.origin().name());
+  }
+
+  private static String kind(Subject s) {
+    return switch (s) {
+      case Subject.Cell c -> "CELL";
+      case Subject.Group g -> "GROUP";
+      case Subject.Pack p -> "PACK";
+    };
+  }
+
+  private static long number(Subject s) {
+    return switch (s) {
+      case Subject.Cell c -> c.id();
+      case Subject.Group g -> g.index();
+      case Subject.Pack p -> p.index();
+    };
+  }
+
+  private static Fact<InventoryCell> cell(ResultSet r) throws SQLException {
+    String bought = r.getString(7);
+    return new Fact<>(
+        r.getLong(1),
+        Instant.ofEpochMilli(r.getLong(2)),
+        new InventoryCell(
+            r.getString(3),
+            r.getString(4),
+            r.getString(5),
+            r.getString(6),
+            bought == null ? null : LocalDate.parse(bought),
+            optional(r, 8),
+            r.getString(9),
+            r.getString(10)),
+        null);
+  }
+
+  private static Fact<Measurement> measurement(ResultSet r) throws SQLException {
+    int number = r.getInt(4);
+    Subject subject =
+        switch (r.getString(3)) {
+          case "CELL" -> new Subject.Cell(r.getLong(4));
+          case "GROUP" -> new Subject.Group(number);
+          default -> new Subject.Pack(number);
+        };
+    return new Fact<>(
+        r.getLong(1),
+        Instant.ofEpochMilli(r.getLong(2)),
+        new Measurement(
+            subject,
+            Measured.valueOf(r.getString(5)),
+            r.getDouble(6),
+            new Conditions(optional(r, 7), optional(r, 8), optional(r, 9), optional(r, 10)),
+            r.getString(11),
+            Origin.valueOf(r.getString(12))),
+        Striking.read(r, 13));
+  }
+
+  static @Nullable Double optional(ResultSet r, int column) throws SQLException {
+    double v = r.getDouble(column);
+    return r.wasNull() ? null : v;
+  }
+}

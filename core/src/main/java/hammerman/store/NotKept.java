@@ -1,0 +1,41 @@
+package hammerman.store;
+
+import java.io.IOException;
+
+/** Something could not be kept; the message says why and what to do. Nothing was half kept. */
+public final class NotKept extends IOException {
+  private final Reason reason;
+
+  /** Why it was not kept. */
+  public enum Reason {
+    /** No room is left where the file lies. */
+    FULL,
+    /** The file or its folder cannot be written. */
+    READ_ONLY,
+    /** The file was moved, deleted or replaced while it was open. */
+    GONE,
+    /** Another program holds it. */
+    IN_USE,
+    /** The file is damaged. */
+    DAMAGED,
+    /** It was refused, and nothing is wrong with the file. */
+    REFUSED,
+    /** Anything else that the system says. */
+    OTHER
+  }
+
+  NotKept(Reason reason, String message) {
+    super(message);
+    this.reason = reason;
+  }
+
+  NotKept(Reason reason, String message, Throwable cause) {
+    super(message, cause);
+    this.reason = reason;
+  }
+
+  /** Returns why. */
+  public Reason reason() {
+    return reason;
+  }
+}

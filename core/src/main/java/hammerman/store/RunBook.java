@@ -1,0 +1,279 @@
+package hammerman.store;
+
+import hammerman.record.Fact;
+import hammerman.record.Fact.Strike;
+import hammerman.record.Run;
+import hammerman.record.Run.Channel;
+import hammerman.record.Trace;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** The runs, each with its log kept whole: any channels, as many samples as there were. */
+public final class RunBook {
+  /** A run whose log is still coming in; it is not shown, and goes if it never ends. */
+  private static final long UNFINISHED = -1;
+
+  private final ProjectStore store;
+
+  RunBook(ProjectStore store) {
+    this.store = store;
+  }
+
+  /**
+   * Begins a run whose samples follow.
+   *
+   * @param state of the design that it was made with, if that is known
+   * @return its number
+   */
+  public long begin(Run run, @Nullable Long state, Instant at) throws NotKept {
+    return store.change(
+        () -> {
+          long id =
+              store
+                  .database()
+                  .insert(
+                      "INSERT INTO run (at, name, state, conditions, notes, source, source_hash,"
+                          + " samples) VALUES (?, ?, ?, '{}', ?, ?, ?, ?)",
+                      at.toEpochMilli(),
+                      run.name(),
+                      state,
+                      run.notes(),
+                      run.source(),
+                      run.sourceHash(),
+                      UNFINISHED);
+          for (int c = 0; c < run.channels().size(); c++) {
+            Channel channel = run.channels().get(c);
+            store
+                .database()
+                .update(
+                    "INSERT INTO channel (run, position, name, unit) VALUES (?, ?, ?, ?)",
+                    id,
+                    c,
+                    channel.name(),
+                    channel.unit());
+          }
+          return id;
+        });
+  }
+
+  /** Keeps blocks of a run that was begun. */
+  public void append(long run, List<SampleBlock> blocks) throws NotKept {
+    store.change(
+        () -> {
+          long[] channels = channelIds(run);
+          for (SampleBlock b : blocks) {
+            store
+                .database()
+                .update(
+                    "INSERT INTO block (channel, level, number, figures) VALUES (?, ?, ?, ?)",
+                    channels[b.channel()],
+                    b.level(),
+                    b.number(),
+                    b.figures());
+          }
+          return true;
+        });
+  }
+
+  /**
+   * Ends a run; from now on it is shown.
+   *
+   * @param samples how many it has
+   * @param sourceHash SHA-256 of the file it came from, hex; empty if none
+   */
+  public void finish(long run, long samples, String sourceHash) throws NotKept {
+    store.change(
+        () ->
+            store
+                .database()
+                .update(
+                    "UPDATE run SET samples = ?, source_hash = ? WHERE id = ?",
+                    samples,
+                    sourceHash,
+                    run));
+  }
+
+  /** Removes runs whose log never came to its end. */
+  public void removeUnfinished() throws NotKept {
+    store.change(
+        () -> {
+          String runs = "(SELECT id FROM run WHERE samples = " + UNFINISHED + ")";
+          store
+              .database()
+              .execute(
+                  "DELETE FROM block WHERE channel IN (SELECT id FROM channel WHERE run IN "
+                      + runs
+                      + ")");
+          store.database().execute("DELETE FROM channel WHERE run IN " + runs);
+          store.database().execute("DELETE FROM run WHERE samples = " + UNFINISHED);
+          return true;
+        });
+  }
+
+  /** Strikes a run out; its log stays. */
+  public void strike(long run, Strike strike) throws NotKept {
+    Striking.out(store, "run", run, strike);
+  }
+
+  /** Returns how many runs there are. */
+  public int count() throws NotKept {
+    return store
+        .database()
+        .reading(
+            () -> (int) store.database().number("SELECT count(*) FROM run WHERE samples >= 0"));
+  }
+
+  /** Returns a page of the runs, newest first. */
+  public List<Fact<Run>> runs(int from, int count) throws NotKept {
+    return store
+        .database()
+        .reading(
+            () ->
+                store
+                    .database()
+                    .rows(
+                        this::run,
+                        "SELECT id, at, name, notes, source, source_hash, struck_at,"
+                            + " struck_reason FROM run WHERE samples >= 0"
+                            + " ORDER BY id DESC LIMIT ? OFFSET ?",
+                        count,
+                        from));
+  }
+
+  private Fact<Run> run(ResultSet r) throws SQLException {
+    long id = r.getLong(1);
+    List<Channel> channels =
+        store
+            .database()
+            .rows(
+                c -> new Channel(c.getString(1), c.getString(2)),
+                "SELECT name, unit FROM channel WHERE run = ? ORDER BY position",
+                id);
+    return new Fact<>(
+        id,
+        Instant.ofEpochMilli(r.getLong(2)),
+        new Run(r.getString(3), r.getString(4), r.getString(5), r.getString(6), channels),
+        Striking.read(r, 7));
+  }
+
+  /** Returns how many samples the log of a run has. */
+  public long samples(long run) throws NotKept {
+    return store
+        .database()
+        .reading(
+            () -> store.database().number("SELECT max(samples, 0) FROM run WHERE id = ?", run));
+  }
+
+  /**
+   * Returns samples of a channel as they are.
+   *
+   * @param from index of the first
+   * @param count how many at most
+   */
+  public double[] raw(long run, int channel, long from, int count) throws NotKept {
+    return store
+        .database()
+        .reading(() -> entries(channelIds(run)[channel], 0, SampleBlock.SAMPLES, 1, from, count));
+  }
+
+  /**
+   * Returns a stretch of a channel for drawing, out of the pyramid: as fast for a million samples
+   * as for a thousand.
+   *
+   * @param from index of the first sample
+   * @param to index after the last
+   * @param slots how many are wanted, mostly the width of the picture in px
+   */
+  public Trace trace(long run, int channel, long from, long to, int slots) throws NotKept {
+    return store
+        .database()
+        .reading(
+            () -> {
+              long id = channelIds(run)[channel];
+              long each = Math.max(1, Math.ceilDiv(to - from, slots));
+              int level = 0;
+              long span = 1;
+              while (level < SampleWriter.LEVELS && span * SampleBlock.FACTOR <= each) {
+                span *= SampleBlock.FACTOR;
+                level++;
+              }
+              long first = from / span;
+              int wanted = (int) (Math.ceilDiv(to, span) - first);
+              int stride = level == 0 ? 1 : 2;
+              double[] found =
+                  entries(
+                      id,
+                      level,
+                      level == 0 ? SampleBlock.SAMPLES : SampleBlock.PAIRS,
+                      stride,
+                      first,
+                      wanted);
+              int perSlot = (int) Math.max(1, each / span);
+              return reduced(found, stride, first * span, span, perSlot);
+            });
+  }
+
+  private static Trace reduced(double[] found, int stride, long from, long span, int perSlot) {
+    int have = found.length / stride;
+    int n = Math.ceilDiv(have, perSlot);
+    double[] low = new double[n];
+    double[] high = new double[n];
+    Arrays.fill(low, Double.NaN);
+    Arrays.fill(high, Double.NaN);
+    for (int k = 0; k < have; k++) {
+      int slot = k / perSlot;
+      double least = found[stride * k];
+      double most = found[stride * k + stride - 1];
+      if (!Double.isNaN(least) && !(low[slot] <= least)) {
+        low[slot] = least;
+      }
+      if (!Double.isNaN(most) && !(high[slot] >= most)) {
+        high[slot] = most;
+      }
+    }
+    return new Trace(from, span * perSlot, low, high);
+  }
+
+  /** Entries of a level, each of so many figures, from one of them on. */
+  private double[] entries(long channel, int level, int perBlock, int stride, long from, int count)
+      throws SQLException {
+    double[] found = new double[count * stride];
+    long firstBlock = from / perBlock;
+    long lastBlock = (from + Math.max(1, count) - 1) / perBlock;
+    List<double[]> blocks =
+        store
+            .database()
+            .rows(
+                r -> SampleBlock.read(r.getBytes(1)),
+                "SELECT figures FROM block WHERE channel = ? AND level = ?"
+                    + " AND number BETWEEN ? AND ? ORDER BY number",
+                channel,
+                level,
+                firstBlock,
+                lastBlock);
+    int at = 0;
+    int skip = (int) (from - firstBlock * perBlock) * stride;
+    for (double[] b : blocks) {
+      int n = Math.min(b.length - skip, found.length - at);
+      if (n > 0) {
+        System.arraycopy(b, skip, found, at, n);
+        at += n;
+      }
+      skip = 0;
+    }
+    return at == found.length ? found : Arrays.copyOf(found, at);
+  }
+
+  private long[] channelIds(long run) throws SQLException {
+    return store
+        .database()
+        .rows(r -> r.getLong(1), "SELECT id FROM channel WHERE run = ? ORDER BY position", run)
+        .stream()
+        .mapToLong(Long::longValue)
+        .toArray();
+  }
+}

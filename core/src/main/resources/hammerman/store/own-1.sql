@@ -1,0 +1,20 @@
+CREATE TABLE setting (
+  name TEXT PRIMARY KEY,
+  value TEXT NOT NULL
+) STRICT;
+
+CREATE TABLE recent (
+  path TEXT PRIMARY KEY,
+  at INTEGER NOT NULL
+) STRICT;
+
+CREATE TABLE own_cell (
+  id TEXT PRIMARY KEY,
+  at INTEGER NOT NULL,
+  document TEXT NOT NULL
+) STRICT;
+
+CREATE TABLE own_parts (
+  only_row INTEGER PRIMARY KEY CHECK (only_row = 1),
+  document TEXT NOT NULL
+) STRICT;

@@ -1,0 +1,205 @@
+package hammerman.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import hammerman.finding.Station;
+import hammerman.project.Shipped;
+import hammerman.record.Fact;
+import hammerman.record.Fact.Strike;
+import hammerman.record.InventoryCell;
+import hammerman.record.Measured;
+import hammerman.record.Measurement;
+import hammerman.record.Measurement.Conditions;
+import hammerman.record.Measurement.Origin;
+import hammerman.record.Run;
+import hammerman.record.Run.Channel;
+import hammerman.record.StepRecord;
+import hammerman.record.StepRecord.Verdict;
+import hammerman.record.Subject;
+import hammerman.record.Trace;
+import hammerman.store.BuildBook.CellPlace;
+import hammerman.unit.InvalidValue;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Facts: kept as they are found, struck out and never changed. */
+class RecordsTest {
+  private static final Instant NOON = Instant.parse("2026-06-01T12:00:00Z");
+
+  @TempDir Path folder;
+  private ProjectStore store;
+
+  @BeforeEach
+  void create() throws NotKept {
+    store =
+        ProjectStore.create(
+            folder.resolve("a.hammerman"),
+            DesignState.of(1, NOON, Station.DUTY, "New", Shipped.starter()),
+            NOON);
+  }
+
+  @AfterEach
+  void close() {
+    store.close();
+  }
+
+  private static Measurement voltage(long cell, double volts) {
+    return new Measurement(
+        new Subject.Cell(cell),
+        Measured.REST_VOLTAGE,
+        volts,
+        new Conditions(null, null, 298.0, 3600.0),
+        "bench meter",
+        Origin.TYPED);
+  }
+
+  @Test
+  void cellsComeInPagesAndNoLabelTwice() throws Exception {
+    Inventory inventory = store.inventory();
+    inventory.add(
+        IntStream.range(0, 250).mapToObj(k -> InventoryCell.labelled("C" + k)).toList(), NOON);
+    assertThat(inventory.count()).isEqualTo(250);
+    assertThat(inventory.cells(240, 50))
+        .hasSize(10)
+        .extracting(f -> f.value().label())
+        .startsWith("C240");
+    assertThatThrownBy(
+            () ->
+                inventory.add(
+                    List.of(InventoryCell.labelled("new"), InventoryCell.labelled("C7")), NOON))
+        .isInstanceOfSatisfying(
+            NotKept.class, e -> assertThat(e.reason()).isEqualTo(NotKept.Reason.REFUSED));
+    assertThat(inventory.count()).as("all or none").isEqualTo(250);
+  }
+
+  @Test
+  void aCorrectionStrikesTheEarlierOutAndBothStay() throws Exception {
+    Inventory inventory = store.inventory();
+    long cell = inventory.add(List.of(InventoryCell.labelled("A1")), NOON).getFirst();
+    long wrong = inventory.measure(List.of(voltage(cell, 3.61)), NOON).getFirst();
+    inventory.correct(
+        wrong, new Strike(NOON.plusSeconds(60), "read the wrong cell"), voltage(cell, 3.58));
+    List<Fact<Measurement>> all = inventory.of(new Subject.Cell(cell));
+    assertThat(all).hasSize(2);
+    assertThat(all.get(0).counts()).isFalse();
+    assertThat(all.get(0).strike().orElseThrow().reason()).isEqualTo("read the wrong cell");
+    assertThat(all.get(0).value()).isEqualTo(voltage(cell, 3.61));
+    assertThat(all.get(1).counts()).isTrue();
+    assertThat(all.get(1).value().value()).isEqualTo(3.58);
+    // A second striking out does not rewrite the first reason.
+    inventory.strike(wrong, new Strike(NOON.plusSeconds(90), "another"));
+    assertThat(inventory.of(new Subject.Cell(cell)).getFirst().strike().orElseThrow().reason())
+        .isEqualTo("read the wrong cell");
+    assertThatThrownBy(() -> voltage(cell, 12_000)).isInstanceOf(InvalidValue.class);
+    assertThatThrownBy(() -> new Strike(NOON, " ")).isInstanceOf(InvalidValue.class);
+  }
+
+  @Test
+  void stepsAreKeptAndAnOverrideNeedsItsReason() throws Exception {
+    BuildBook book = store.buildBook();
+    long id = book.record(new StepRecord("probe.7", 25.3, Verdict.WITHIN, ""), NOON);
+    book.record(new StepRecord("weld.3", null, Verdict.OVERRIDDEN, "pulled by hand"), NOON);
+    book.strike(id, new Strike(NOON, "meter was on AC"));
+    assertThat(book.steps(0, 10)).hasSize(2).first().matches(f -> !f.counts());
+    assertThat(book.steps(1, 10).getFirst().value().reason()).isEqualTo("pulled by hand");
+    assertThatThrownBy(() -> new StepRecord("weld.3", null, Verdict.OVERRIDDEN, ""))
+        .hasMessageContaining("an override needs one");
+  }
+
+  @Test
+  void aCellIsInOnePlaceAndAPlaceHasOneCell() throws Exception {
+    List<Long> cells =
+        store
+            .inventory()
+            .add(List.of(InventoryCell.labelled("a"), InventoryCell.labelled("b")), NOON);
+    BuildBook book = store.buildBook();
+    book.place(
+        List.of(new CellPlace(cells.get(0), 0, 0, 0), new CellPlace(cells.get(1), 0, 1, 0)), NOON);
+    book.place(
+        List.of(new CellPlace(cells.get(0), 0, 1, 0), new CellPlace(cells.get(1), 0, 0, 0)), NOON);
+    assertThat(book.places())
+        .containsExactly(
+            new CellPlace(cells.get(1), 0, 0, 0), new CellPlace(cells.get(0), 0, 1, 0));
+    assertThatThrownBy(() -> book.place(List.of(new CellPlace(cells.get(0), 0, 0, 0)), NOON))
+        .isInstanceOf(NotKept.class);
+    assertThat(book.places()).hasSize(2);
+  }
+
+  @Test
+  void aLogIsKeptWholeAndDrawnFromItsPyramid() throws Exception {
+    int n = 300_000;
+    RunBook book = store.runBook();
+    Run run =
+        new Run(
+            "Terraces",
+            "",
+            "log.csv",
+            "",
+            List.of(new Channel("t", "s"), new Channel("U", "V"), new Channel("odd", "")));
+    long id = book.begin(run, 1L, NOON);
+    SampleWriter writer = new SampleWriter(3, blocks -> book.append(id, blocks));
+    for (int k = 0; k < n; k++) {
+      writer.add(new double[] {0.1 * k, wave(k), k % 3 == 0 ? Double.NaN : -k});
+    }
+    assertThat(book.count()).as("not shown before it is whole").isZero();
+    writer.finish();
+    book.finish(id, writer.samples(), "");
+    assertThat(book.samples(id)).isEqualTo(n);
+    assertThat(book.runs(0, 5).getFirst().value()).isEqualTo(run);
+    assertThat(book.raw(id, 1, 12_345, 20_000)).hasSize(20_000).startsWith(wave(12_345));
+    for (long[] window : new long[][] {{0, n}, {1000, 290_000}, {77_777, 78_900}, {5, 9}}) {
+      for (int slots : new int[] {1, 10, 700}) {
+        Trace t = book.trace(id, 1, window[0], window[1], slots);
+        assertThat(t.size()).isLessThanOrEqualTo(17 * slots + 2);
+        assertThat(t.from()).isLessThanOrEqualTo(window[0]);
+        assertThat(t.from() + t.size() * t.perSlot()).isGreaterThanOrEqualTo(window[1]);
+        for (int s = 0; s < t.size(); s += 1 + t.size() / 50) {
+          double low = Double.POSITIVE_INFINITY;
+          double high = Double.NEGATIVE_INFINITY;
+          long first = t.from() + s * t.perSlot();
+          for (long k = first; k < Math.min(n, first + t.perSlot()); k++) {
+            low = Math.min(low, wave(k));
+            high = Math.max(high, wave(k));
+          }
+          if (first + t.perSlot() <= window[1]) {
+            assertThat(t.low(s)).isEqualTo(low);
+            assertThat(t.high(s)).isEqualTo(high);
+          }
+        }
+      }
+    }
+    Trace odd = book.trace(id, 2, 0, n, 100);
+    assertThat(odd.high(0)).isEqualTo(-1);
+    assertThat(book.trace(id, 2, 3, 4, 1).low(0)).isNaN();
+  }
+
+  private static double wave(long k) {
+    return 50 + Math.sin(0.001 * k) + (k % 9973 == 0 ? -20 : 0);
+  }
+
+  @Test
+  void aLogCutShortLeavesNothing() throws Exception {
+    RunBook book = store.runBook();
+    Run run = new Run("Cut", "", "", "", List.of(new Channel("t", "s")));
+    long id = book.begin(run, null, NOON);
+    SampleWriter writer = new SampleWriter(1, blocks -> book.append(id, blocks));
+    for (int k = 0; k < 20_000; k++) {
+      writer.add(new double[] {k});
+    }
+    book.removeUnfinished();
+    assertThat(book.count()).isZero();
+    assertThat(store.database().number("SELECT count(*) FROM block")).isZero();
+    long good = book.begin(run, null, NOON);
+    book.finish(good, 0, "");
+    book.removeUnfinished();
+    book.strike(good, new Strike(NOON, "the clock was wrong"));
+    assertThat(book.runs(0, 1).getFirst().counts()).isFalse();
+  }
+}
