@@ -1,49 +1,58 @@
 package hammerman.app;
 
-import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
-import hammerman.app.session.Shelf;
+import hammerman.app.session.Workshop;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
-import java.io.IOException;
 import java.lang.management.ManagementFactory;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
-import javafx.stage.WindowEvent;
 
 /** The application: one window. */
 public final class HammermanApp extends Application {
   private static final double WIDTH = 1280;
   private static final double HEIGHT = 800;
+  private static final double LEAST_WIDTH = 960;
+  private static final double LEAST_HEIGHT = 620;
+
+  /** So much of the window's corner must be on a screen, px. */
+  private static final double LEAST_SEEN = 80;
 
   @Override
   public void start(Stage stage) {
     List<String> args = getParameters().getRaw();
     String first = args.isEmpty() ? "" : args.getFirst();
-    boolean walk = first.equals("--walk") || first.equals("--rehearse");
-    Path home = walk ? temporary() : Settings.home();
-    Settings settings = new Settings(home);
-    Recovery recovery = new Recovery(home.resolve("recovery"));
-    Session session = new Session(recovery, new Shelf(home.resolve("cells.json")));
-    Frame frame = new Frame(session, settings, recovery);
+    boolean walk = walks(first);
+    Workshop workshop = Launcher.workshop();
+    Settings settings = workshop.settings();
+    Session session = workshop.session();
+    Frame frame = new Frame(workshop);
     frame.setTheme(frame.theme());
     Scene scene =
         new Scene(
             frame.root(),
-            walk ? WIDTH : settings.number("width", WIDTH),
-            walk ? HEIGHT : settings.number("height", HEIGHT));
+            walk ? WIDTH : size(settings, "width", WIDTH, LEAST_WIDTH),
+            walk ? HEIGHT : size(settings, "height", HEIGHT, LEAST_HEIGHT));
     stage.setTitle("Hammerman");
-    stage.setMinWidth(960);
-    stage.setMinHeight(620);
+    stage.setMinWidth(LEAST_WIDTH);
+    stage.setMinHeight(LEAST_HEIGHT);
     stage.setScene(scene);
     place(stage, settings);
-    stage.setOnCloseRequest(e -> close(e, stage, settings, frame, session));
+    stage.setOnCloseRequest(
+        e -> {
+          if (frame.mayClose()) {
+            close(stage, workshop);
+          } else {
+            e.consume();
+          }
+        });
     if (first.equals("--demo")) {
       session.loadExample();
     } else if (!first.isEmpty() && !first.startsWith("--")) {
@@ -55,48 +64,48 @@ public final class HammermanApp extends Application {
     stage.show();
     if (walk) {
       Theme ground = args.contains("--night") ? Theme.NIGHT : Theme.DAY;
-      new Walk(frame, session, scene, args.size() > 1 ? Path.of(args.get(1)) : null, ground)
+      new Walk(frame, workshop, scene, args.size() > 1 ? Path.of(args.get(1)) : null, ground)
           .start();
     }
   }
 
-  private static Path temporary() {
-    try {
-      Path folder = Files.createTempDirectory("hammerman");
-      folder.toFile().deleteOnExit();
-      return folder;
-    } catch (IOException e) {
-      return Path.of(System.getProperty("java.io.tmpdir"));
-    }
+  static boolean walks(String first) {
+    return first.equals("--walk") || first.equals("--rehearse");
   }
 
+  /** Puts the window where it was, if that is still on a screen. */
   private static void place(Stage stage, Settings settings) {
     double x = settings.number("x", Double.NaN);
     double y = settings.number("y", Double.NaN);
-    if (!Double.isNaN(x) && !Double.isNaN(y) && x >= 0 && y >= 0) {
+    if (!Double.isNaN(x)
+        && !Double.isNaN(y)
+        && !Screen.getScreensForRectangle(x, y, LEAST_SEEN, LEAST_SEEN).isEmpty()) {
       stage.setX(x);
       stage.setY(y);
     }
   }
 
-  private static void close(
-      WindowEvent event, Stage stage, Settings settings, Frame frame, Session session) {
-    if (!frame.mayClose()) {
-      event.consume();
-      return;
-    }
+  /** Returns a remembered size, held to what a screen can show. */
+  private static double size(Settings settings, String key, double usual, double least) {
+    Rectangle2D screen = Screen.getPrimary().getVisualBounds();
+    double most = key.equals("width") ? screen.getWidth() : screen.getHeight();
+    return Math.max(least, Math.min(settings.number(key, usual), Math.max(most, usual)));
+  }
+
+  private static void close(Stage stage, Workshop workshop) {
+    Settings settings = workshop.settings();
     settings.put("x", stage.getX());
     settings.put("y", stage.getY());
     settings.put("width", stage.getScene().getWidth());
     settings.put("height", stage.getScene().getHeight());
-    settings.save();
-    session.close();
+    workshop.close();
   }
 
   /** Prints the time from the start of the process to the first drawn window, in ms. */
   private static void reportShown() {
     long started = ManagementFactory.getRuntimeMXBean().getStartTime();
     System.out.println("shown after " + (System.currentTimeMillis() - started) + " ms");
+    Launcher.workshop().close();
     Platform.exit();
   }
 }

@@ -2,6 +2,7 @@ package hammerman.app;
 
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
+import hammerman.app.session.Workshop;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
 import hammerman.cell.Health;
@@ -45,6 +46,7 @@ final class Walk {
   private static final int QUIET_LOOKS = 3;
 
   private final Frame frame;
+  private final Workshop workshop;
   private final Session session;
   private final Scene scene;
   private final @Nullable Path folder;
@@ -58,9 +60,10 @@ final class Walk {
    * @param folder where pictures go; none are written if absent
    * @param ground theme of all pictures but those that show the night one
    */
-  Walk(Frame frame, Session session, Scene scene, @Nullable Path folder, Theme ground) {
+  Walk(Frame frame, Workshop workshop, Scene scene, @Nullable Path folder, Theme ground) {
     this.frame = frame;
-    this.session = session;
+    this.workshop = workshop;
+    session = workshop.session();
     this.scene = scene;
     this.folder = folder;
     this.ground = ground;
@@ -173,7 +176,7 @@ final class Walk {
       if (folder != null) {
         System.out.println("pictures are in " + folder.toAbsolutePath());
       }
-      session.close();
+      workshop.close();
       Platform.exit();
       return;
     }

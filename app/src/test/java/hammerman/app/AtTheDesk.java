@@ -16,7 +16,7 @@ import org.testfx.api.FxToolkit;
 
 /** A test that drives the real window, offscreen, with a folder of its own. */
 abstract class AtTheDesk {
-  @TempDir static Path home;
+  @TempDir Path home;
 
   @SuppressWarnings("NullAway.Init") // opened before every test
   Desk desk;

@@ -22,6 +22,7 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** Drives the stations Duty, Cell and Stack offscreen: from what it must do to the right stack. */
@@ -254,15 +255,17 @@ class ChoosingTest extends AtTheDesk {
     desk.type("#capacity-left", "75");
     assertThat(desk.judgements()).contains("cell.reclaimed");
     desk.press("#keep-cell");
-    assertThat(desk.session.library().find("b21700-own")).isPresent();
+    desk.until(() -> desk.session.library().find("b21700-own").isPresent());
     Path file = home.resolve("out.csv");
     desk.files.lay(file);
     desk.press("#export-cells");
     assertThat(CellFile.read(file).find("b21700-own")).isPresent();
-    desk.session.shelf().remove("b21700-own");
+    desk.session.shelf().remove("b21700-own", () -> {}, Assertions::fail);
+    desk.until(() -> desk.session.library().find("b21700-own").isEmpty());
     desk.press("#import-cells");
-    assertThat(desk.session.library().find("b21700-own")).isPresent();
-    desk.session.shelf().remove("b21700-own");
+    desk.until(() -> desk.session.library().find("b21700-own").isPresent());
+    desk.session.shelf().remove("b21700-own", () -> {}, Assertions::fail);
+    desk.until(() -> desk.session.library().find("b21700-own").isEmpty());
   }
 
   @Test

@@ -4,10 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.app.control.FileAsk;
 import hammerman.app.job.Latest;
-import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
-import hammerman.app.session.Settings;
-import hammerman.app.session.Shelf;
+import hammerman.app.session.Workshop;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Finding;
@@ -39,6 +37,7 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window, offscreen, as a user's hands and eyes. */
 final class Desk {
+  final Workshop workshop;
   final Session session;
   final Frame frame;
   final Stage stage;
@@ -67,9 +66,9 @@ final class Desk {
   private Desk(Stage stage, Path home) {
     this.stage = stage;
     Theme.loadFonts();
-    Recovery recovery = new Recovery(home.resolve("recovery"));
-    session = new Session(recovery, new Shelf(home.resolve("cells.json")));
-    frame = new Frame(session, new Settings(home), recovery, files);
+    workshop = Workshop.open(home);
+    session = workshop.session();
+    frame = new Frame(workshop, files);
     frame.setTheme(Theme.DAY);
     stage.setScene(new Scene(frame.root(), 1280, 800));
     stage.show();
@@ -83,10 +82,33 @@ final class Desk {
   void close() {
     fx(
         () -> {
-          session.close();
+          workshop.close();
           stage.hide();
           return null;
         });
+    try {
+      workshop.awaitClosed();
+    } catch (InterruptedException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  /** Waits until the last change is on the disk. */
+  void kept() {
+    until(() -> fx(() -> !workshop.keeper().keptProperty().get().waiting()));
+  }
+
+  /** Opens a file and waits until it is there, or is refused. */
+  void openFile(Path file) {
+    String before = text("#message");
+    boolean trouble = isShown("#trouble");
+    fx(
+        () -> {
+          frame.open(file);
+          return null;
+        });
+    until(() -> !text("#message").equals(before) || isShown("#trouble") != trouble);
+    settle();
   }
 
   static <T> T fx(Callable<T> work) {

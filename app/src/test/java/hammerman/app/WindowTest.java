@@ -2,18 +2,11 @@ package hammerman.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import hammerman.app.session.Recovery;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.guard.FuseClass;
-import hammerman.project.ProjectFile;
-import hammerman.project.Shipped;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
 import javafx.geometry.Bounds;
@@ -25,10 +18,8 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -112,51 +103,6 @@ class WindowTest extends AtTheDesk {
     assertThat(field.getText()).isEqualTo("60");
     desk.keys(KeyCode.UP);
     assertThat(field.getText()).isEqualTo("61");
-  }
-
-  @Test
-  void savingAndReopeningGivesTheSame() throws IOException {
-    desk.example();
-    desk.go(Station.STACK);
-    desk.type("#in-parallel", "9");
-    Path file = home.resolve("barrow.hammerman");
-    Desk.fx(
-        () -> {
-          desk.frame.save(file);
-          return null;
-        });
-    byte[] document = ProjectFile.document(desk.session.project());
-    desk.type("#in-parallel", "4");
-    Desk.fx(
-        () -> {
-          desk.frame.open(file);
-          return null;
-        });
-    desk.settle();
-    assertThat(desk.text("#counts")).isEqualTo("13S9P");
-    assertThat(ProjectFile.document(desk.session.project())).isEqualTo(document);
-    assertThat(desk.session.stateProperty().get().dirty()).isFalse();
-  }
-
-  @Test
-  void aDamagedFileIsSaidAndTheWorkStays() throws IOException {
-    desk.example();
-    Path file = home.resolve("broken.hammerman");
-    byte[] whole = ProjectFile.document(Shipped.starter());
-    byte[] half = Arrays.copyOf(whole, whole.length / 2);
-    Files.write(file, half);
-    Desk.fx(
-        () -> {
-          desk.frame.open(file);
-          return null;
-        });
-    desk.settle();
-    assertThat(desk.text("#trouble"))
-        .contains("broken.hammerman is damaged", "Readable before that");
-    assertThat(desk.text("#pack-name")).isEqualTo("Terrace barrow");
-    assertThat(Files.readAllBytes(file)).isEqualTo(half);
-    desk.press("#close-trouble");
-    assertThat(desk.isShown("#trouble")).isFalse();
   }
 
   @Test
@@ -250,44 +196,6 @@ class WindowTest extends AtTheDesk {
     desk.choose("#class", FuseClass.BLADE);
     assertThat(desk.text("#rated-dc")).isEqualTo("58");
     assertThat(desk.judgements()).contains("fuse.short");
-  }
-
-  @Test
-  void unsavedWorkIsKeptForTheNextStart() throws Exception {
-    Path folder = home.resolve("recovery");
-    desk.example();
-    desk.go(Station.STACK);
-    desk.type("#in-parallel", "11");
-    desk.robot.sleep(2600);
-    // What a killed program leaves: its copy under a process number that is gone.
-    Path own = folder.resolve(ProcessHandle.current().pid() + ".hammerman");
-    Files.copy(own, folder.resolve("999999999.hammerman"));
-    Recovery next = new Recovery(folder);
-    assertThat(next.left()).hasSize(1);
-    Recovery.Found found = next.left().getFirst();
-    Desk.fx(
-        () -> {
-          desk.session.begin();
-          desk.session.recover(found);
-          return null;
-        });
-    desk.settle();
-    assertThat(desk.text("#counts")).isEqualTo("13S11P");
-    assertThat(desk.session.stateProperty().get().dirty()).isTrue();
-    assertThat(next.left()).isEmpty();
-  }
-
-  @Test
-  void theNextStartOffersWhatWasLeft(@TempDir Path other) throws IOException {
-    Path folder = Files.createDirectories(other.resolve("recovery"));
-    ProjectFile.save(
-        Shipped.terraceBarrow().withName("Half done"), folder.resolve("999999998.hammerman"));
-    Desk second = Desk.fx(() -> Desk.open(new Stage(), other));
-    assertThat(second.isShown("#recovery-notice")).isTrue();
-    second.press("#recover");
-    assertThat(second.text("#pack-name")).isEqualTo("Half done");
-    assertThat(second.isShown("#recovery-notice")).isFalse();
-    second.close();
   }
 
   @Test

@@ -1,9 +1,7 @@
 package hammerman.bench;
 
-import hammerman.app.session.Recovery;
 import hammerman.app.session.Session;
-import hammerman.app.session.Settings;
-import hammerman.app.session.Shelf;
+import hammerman.app.session.Workshop;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
 import java.io.IOException;
@@ -42,9 +40,9 @@ record Window(Session session, Frame frame, Scene scene) {
 
   private static Window open(Path home) {
     Theme.loadFonts();
-    Recovery recovery = new Recovery(home.resolve("recovery"));
-    Session session = new Session(recovery, new Shelf(home.resolve("cells.json")));
-    Frame frame = new Frame(session, new Settings(home), recovery);
+    Workshop workshop = Workshop.open(home);
+    Session session = workshop.session();
+    Frame frame = new Frame(workshop);
     frame.setTheme(Theme.DAY);
     Stage stage = new Stage();
     Scene scene = new Scene(frame.root(), 1280, 800);

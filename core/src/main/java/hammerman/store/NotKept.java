@@ -5,6 +5,7 @@ import java.io.IOException;
 /** Something could not be kept; the message says why and what to do. Nothing was half kept. */
 public final class NotKept extends IOException {
   private final Reason reason;
+  private final String message;
 
   /** Why it was not kept. */
   public enum Reason {
@@ -27,11 +28,18 @@ public final class NotKept extends IOException {
   NotKept(Reason reason, String message) {
     super(message);
     this.reason = reason;
+    this.message = message;
   }
 
   NotKept(Reason reason, String message, Throwable cause) {
     super(message, cause);
     this.reason = reason;
+    this.message = message;
+  }
+
+  @Override
+  public String getMessage() {
+    return message;
   }
 
   /** Returns why. */

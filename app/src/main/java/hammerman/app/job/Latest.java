@@ -54,13 +54,34 @@ public final class Latest {
     return busy.getReadOnlyProperty();
   }
 
+  /** Returns what a failure says to somebody who did not write the program. */
+  public static String inWords(Throwable e) {
+    return switch (e) {
+      case OutOfMemoryError m -> "it needs more memory than there is";
+      case StackOverflowError s -> "it is too intricate";
+      default -> e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
+    };
+  }
+
   /**
-   * Computes in the background and delivers on the interface thread, unless superseded.
+   * Computes in the background and delivers on the interface thread, unless superseded; a failure
+   * is logged.
    *
    * @param work may be interrupted when superseded
    * @param deliver takes the result
    */
   public <T> void submit(Supplier<T> work, Consumer<T> deliver) {
+    submit(work, deliver, e -> {});
+  }
+
+  /**
+   * Computes in the background and delivers on the interface thread, unless superseded.
+   *
+   * @param work may be interrupted when superseded
+   * @param deliver takes the result
+   * @param failed takes what went wrong instead
+   */
+  public <T> void submit(Supplier<T> work, Consumer<T> deliver, Consumer<Throwable> failed) {
     supersede();
     long mine = request;
     busy.set(true);
@@ -70,9 +91,9 @@ public final class Latest {
               try {
                 T result = work.get();
                 Platform.runLater(() -> finish(mine, () -> deliver.accept(result)));
-              } catch (RuntimeException e) {
+              } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
                 LOG.error("background work failed", e);
-                Platform.runLater(() -> finish(mine, () -> {}));
+                Platform.runLater(() -> finish(mine, () -> failed.accept(e)));
               }
             });
   }
@@ -107,12 +128,16 @@ public final class Latest {
   }
 
   private void finish(long mine, Runnable deliver) {
-    if (mine == request) {
-      deliver.run();
+    if (mine != request) {
+      return;
     }
-    // Delivering may have asked for more.
-    if (mine == request) {
-      busy.set(false);
+    try {
+      deliver.run();
+    } finally {
+      // Delivering may have asked for more.
+      if (mine == request) {
+        busy.set(false);
+      }
     }
   }
 

@@ -14,6 +14,8 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * The ground of a drawn picture: a canvas as large as the region, colours from the theme by {@link
@@ -21,6 +23,7 @@ import javafx.scene.paint.Color;
  * drawing.
  */
 public abstract class Picture extends Region {
+  private static final Logger LOG = LoggerFactory.getLogger(Picture.class);
   private static final Map<Role, CssMetaData<Picture, Color>> META = new EnumMap<>(Role.class);
   private static final List<CssMetaData<? extends Styleable, ?>> ALL =
       new ArrayList<>(Region.getClassCssMetaData());
@@ -77,7 +80,14 @@ public abstract class Picture extends Region {
     Pen pen = new Pen(canvas.getGraphicsContext2D(), this::colour);
     pen.clear(width, height);
     if (width > 40 && height > 30) {
-      paint(pen, width, height);
+      try {
+        paint(pen, width, height);
+      } catch (RuntimeException e) {
+        // A half-drawn picture, or an earlier design's, must not look like this one's.
+        LOG.error("picture {}", getAccessibleText(), e);
+        pen.clear(width, height);
+        pen.words(Role.INK, 13, 8, 20, "This picture cannot be drawn for this design.");
+      }
     }
   }
 

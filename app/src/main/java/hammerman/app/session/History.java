@@ -1,50 +1,111 @@
 package hammerman.app.session;
 
-import java.util.ArrayDeque;
-import java.util.Deque;
+import hammerman.project.Project;
+import hammerman.project.UnreadableProject;
+import hammerman.store.DesignState;
+import hammerman.store.Line;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
-/** Earlier and later states, without limit. */
-final class History<T> {
-  private final Deque<Entry<T>> earlier = new ArrayDeque<>();
-  private final Deque<Entry<T>> later = new ArrayDeque<>();
+/**
+ * The states of the design in a line, with the present one: those of this session whole, those of
+ * earlier ones as the documents they are kept in, read when they are gone back to.
+ */
+final class History {
+  private final List<Entry> line = new ArrayList<>();
+  private int present;
+  private long last;
 
-  /** A state and the edit that led away from it. */
-  record Entry<T>(String what, T state) {}
+  private static final class Entry {
+    private final long id;
+    private final String what;
+    private @Nullable Project project;
+    private @Nullable DesignState stored;
 
-  /** Remembers the state before an edit; what was undone is forgotten. */
-  void push(String what, T before) {
-    earlier.push(new Entry<>(what, before));
-    later.clear();
+    Entry(long id, String what, @Nullable Project project, @Nullable DesignState stored) {
+      this.id = id;
+      this.what = what;
+      this.project = project;
+      this.stored = stored;
+    }
+
+    Project project() throws UnreadableProject {
+      Project known = project;
+      DesignState kept = stored;
+      if (known == null && kept != null) {
+        known = kept.project();
+        project = known;
+        stored = null;
+      }
+      if (known == null) {
+        throw new IllegalStateException("state " + id + " holds nothing");
+      }
+      return known;
+    }
   }
 
-  Optional<Entry<T>> undo(T now) {
-    return move(earlier, later, now);
+  /** A state that was gone to. */
+  record Gone(long id, Project project) {}
+
+  /** Begins anew with one state. */
+  void begin(Project first) {
+    line.clear();
+    line.add(new Entry(1, "", first, null));
+    present = 0;
+    last = 1;
   }
 
-  Optional<Entry<T>> redo(T now) {
-    return move(later, earlier, now);
+  /** Takes over what a file holds, its present state read already. */
+  void begin(Line kept, Project now) {
+    line.clear();
+    present = kept.present();
+    for (int k = 0; k < kept.states().size(); k++) {
+      DesignState s = kept.states().get(k);
+      line.add(new Entry(s.id(), s.what(), k == present ? now : null, s));
+    }
+    last = 0;
+    line.forEach(e -> last = Math.max(last, e.id));
+  }
+
+  /** Numbers of states go on from here. */
+  void reserve(long highest) {
+    last = Math.max(last, highest);
+  }
+
+  /** Adds the state after an edit; what was undone before it is forgotten. Returns its number. */
+  long push(String what, Project after) {
+    line.subList(present + 1, line.size()).clear();
+    line.add(new Entry(++last, what, after, null));
+    present = line.size() - 1;
+    return last;
+  }
+
+  Optional<Gone> undo() throws UnreadableProject {
+    return present == 0 ? Optional.empty() : Optional.of(go(present - 1));
+  }
+
+  Optional<Gone> redo() throws UnreadableProject {
+    return present + 1 == line.size() ? Optional.empty() : Optional.of(go(present + 1));
+  }
+
+  private Gone go(int to) throws UnreadableProject {
+    Entry e = line.get(to);
+    Gone gone = new Gone(e.id, e.project());
+    present = to;
+    return gone;
+  }
+
+  long id() {
+    return line.get(present).id;
   }
 
   Optional<String> undoable() {
-    return Optional.ofNullable(earlier.peek()).map(Entry::what);
+    return present == 0 ? Optional.empty() : Optional.of(line.get(present).what);
   }
 
   Optional<String> redoable() {
-    return Optional.ofNullable(later.peek()).map(Entry::what);
-  }
-
-  void clear() {
-    earlier.clear();
-    later.clear();
-  }
-
-  private static <T> Optional<Entry<T>> move(Deque<Entry<T>> from, Deque<Entry<T>> to, T now) {
-    if (from.isEmpty()) {
-      return Optional.empty();
-    }
-    Entry<T> entry = from.pop();
-    to.push(new Entry<>(entry.what(), now));
-    return Optional.of(entry);
+    return present + 1 == line.size() ? Optional.empty() : Optional.of(line.get(present + 1).what);
   }
 }

@@ -7,65 +7,71 @@ import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.guard.Parts;
 import hammerman.project.Project;
-import hammerman.project.ProjectFile;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
+import hammerman.store.DesignChange;
+import hammerman.store.DesignState;
+import hammerman.store.Mark;
 import hammerman.unit.InvalidValue;
-import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import org.jspecify.annotations.Nullable;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 
 /**
- * The project being worked on. Every edit makes a new immutable project; the forecast follows in
- * the background, and the last good one stays until the new one is there.
+ * The project being worked on. Every edit makes a new immutable project and is kept as it is made;
+ * the forecast follows in the background if the design changed, and the last good one stays until
+ * the new one is there.
  */
 public final class Session {
   private final CellLibrary shipped = Shipped.cells();
-  private final Parts parts;
   private final Shelf shelf;
-  private final History<Project> history = new History<>();
+  private final Keeper keeper;
+  private final Clock clock;
+  private final History history = new History();
   private final Latest forecasting = new Latest("forecast");
-  private final Recovery recovery;
   private final ReadOnlyObjectWrapper<Project> project;
   private final ReadOnlyObjectWrapper<Forecast> forecast;
-  private final ReadOnlyObjectWrapper<State> state;
+  private final ReadOnlyStringWrapper forecastTrouble =
+      new ReadOnlyStringWrapper(this, "forecastTrouble", "");
+  private final ReadOnlyObjectWrapper<Undoable> undoable =
+      new ReadOnlyObjectWrapper<>(
+          this, "undoable", new Undoable(Optional.empty(), Optional.empty()));
   private final Set<Station> seen = EnumSet.noneOf(Station.class);
   private final Set<Station> edited = EnumSet.noneOf(Station.class);
 
   /**
-   * What the frame shows about the session.
+   * What can be taken back and made again.
    *
-   * @param file where it was last saved, if anywhere
-   * @param dirty whether there are edits since
-   * @param undoable what would be undone, if anything
-   * @param redoable what would be redone, if anything
+   * @param undo what would be undone, if anything
+   * @param redo what would be redone, if anything
    */
-  public record State(
-      @Nullable Path file, boolean dirty, Optional<String> undoable, Optional<String> redoable) {}
+  public record Undoable(Optional<String> undo, Optional<String> redo) {}
 
   /**
    * Starts with an empty project.
    *
-   * @param recovery where copies against a crash go
-   * @param shelf the user's own cells
+   * @param keeper keeps the work
+   * @param shelf the builder's own cells and parts
    */
-  public Session(Recovery recovery, Shelf shelf) {
-    this.recovery = recovery;
+  Session(Keeper keeper, Shelf shelf, Clock clock) {
+    this.keeper = keeper;
     this.shelf = shelf;
-    this.parts = shelf.parts();
+    this.clock = clock;
     Project first = Shipped.starter();
     project = new ReadOnlyObjectWrapper<>(this, "project", first);
     forecast = new ReadOnlyObjectWrapper<>(this, "forecast", Forecast.of(first.design()));
-    state =
-        new ReadOnlyObjectWrapper<>(
-            this, "state", new State(null, false, Optional.empty(), Optional.empty()));
+    history.begin(first);
+    beginKeeping("New project", first);
   }
 
   public ReadOnlyObjectProperty<Project> projectProperty() {
@@ -82,28 +88,39 @@ public final class Session {
     return forecast.getReadOnlyProperty();
   }
 
+  /** Why there is no forecast of the present design; empty if there is or will be one. */
+  public ReadOnlyStringProperty forecastTroubleProperty() {
+    return forecastTrouble.getReadOnlyProperty();
+  }
+
   /** Whether a newer forecast is on its way. */
   public ReadOnlyBooleanProperty busyProperty() {
     return forecasting.busyProperty();
   }
 
-  public ReadOnlyObjectProperty<State> stateProperty() {
-    return state.getReadOnlyProperty();
+  /** What can be taken back and made again. */
+  public ReadOnlyObjectProperty<Undoable> undoableProperty() {
+    return undoable.getReadOnlyProperty();
   }
 
-  /** Returns the cells to choose from: the user's own, then the starter library. */
+  /** Returns the cells to choose from: the builder's own, then the starter library. */
   public CellLibrary library() {
     return shipped.with(shelf.cellsProperty().get().cells());
   }
 
   /** Returns the parts to choose from. */
   public Parts parts() {
-    return parts;
+    return shelf.parts();
   }
 
-  /** Returns the user's own cells. */
+  /** Returns the builder's own cells. */
   public Shelf shelf() {
     return shelf;
+  }
+
+  /** Returns what keeps the work, and the door to its records. */
+  public Keeper keeper() {
+    return keeper;
   }
 
   /**
@@ -119,9 +136,11 @@ public final class Session {
     if (after.equals(before)) {
       return;
     }
-    history.push(what, before);
     edited.add(where);
-    show(after, state.get().file(), true);
+    long id = history.push(what, after);
+    Instant at = clock.instant();
+    keeper.keep(() -> new DesignChange.Edited(DesignState.of(id, at, where, what, after)));
+    show(after);
   }
 
   /** Edits the design of the active variant; see {@link #edit}. */
@@ -129,56 +148,116 @@ public final class Session {
     edit(what, where, p -> p.withDesign(change.apply(p.design())));
   }
 
-  /** Takes back the last edit. */
-  public void undo() {
-    history.undo(project()).ifPresent(e -> show(e.state(), state.get().file(), true));
+  /**
+   * Takes back the last edit, also one of an earlier day.
+   *
+   * @throws UnreadableProject if the state before it cannot be read any more
+   */
+  public void undo() throws UnreadableProject {
+    history.undo().ifPresent(this::moved);
   }
 
   /** Makes the edit last taken back again. */
-  public void redo() {
-    history.redo(project()).ifPresent(e -> show(e.state(), state.get().file(), true));
+  public void redo() throws UnreadableProject {
+    history.redo().ifPresent(this::moved);
   }
 
-  /** Begins an empty project. */
+  private void moved(History.Gone to) {
+    keeper.keep(() -> new DesignChange.Moved(to.id()));
+    show(to.project());
+  }
+
+  /** Gives the present state a name to come back to. */
+  public void mark(String name) {
+    long id = history.id();
+    Instant at = clock.instant();
+    keeper.keep(() -> new DesignChange.Marked(id, name, at));
+  }
+
+  /** Goes back to a marked state; an edit like any other. */
+  public void goTo(Mark mark, Consumer<Keeper.Trouble> failed) {
+    keeper.records(
+        store -> store.state(mark.state()),
+        state -> {
+          try {
+            Project then = state.project();
+            edit("Back to “" + mark.name() + "”", state.station(), p -> then);
+          } catch (UnreadableProject e) {
+            failed.accept(Keeper.Trouble.of(e));
+          }
+        },
+        failed);
+  }
+
+  /** Begins an empty project; the one at hand stays where it is kept. */
   public void begin() {
-    replace(Shipped.starter(), null, false);
     seen.clear();
     edited.clear();
+    take("New project", Shipped.starter());
   }
 
-  /** Loads the first worked example, not bound to a file. */
+  /** Loads the first worked example, in no file until it is changed. */
   public void loadExample() {
     loadExample(Shipped.Example.TERRACE_BARROW);
   }
 
-  /** Loads a worked example, not bound to a file. */
+  /** Loads a worked example, in no file until it is changed. */
   public void loadExample(Shipped.Example example) {
-    replace(Shipped.example(example), null, false);
+    edited.addAll(EnumSet.allOf(Station.class));
+    take("Example", Shipped.example(example));
   }
 
-  /** Opens a file; on failure the session stays as it was. */
-  public void open(Path file) throws UnreadableProject {
-    replace(ProjectFile.read(file), file, false);
+  private void take(String what, Project first) {
+    history.begin(first);
+    beginKeeping(what, first);
+    show(first);
   }
 
-  /** Takes over work recovered after a crash; it counts as not saved. */
-  public void recover(Recovery.Found found) throws UnreadableProject {
-    replace(ProjectFile.read(found.copy()), found.origin(), true);
-    recovery.discard(found);
+  private void beginKeeping(String what, Project first) {
+    Instant at = clock.instant();
+    keeper.begin(() -> DesignState.of(1, at, Station.DUTY, what, first));
   }
 
-  /** Saves to a file and stays bound to it. */
-  public void save(Path file) throws IOException {
-    ProjectFile.save(project(), file);
-    recovery.clear();
-    refresh(file, false);
+  /** Opens a file; on failure all stays as it was. */
+  public void open(Path file, Consumer<Keeper.Opened> done, Consumer<Keeper.Trouble> failed) {
+    keeper.open(file, taking(done), failed);
   }
 
-  /** Ends the session: background work stops, the recovery copy goes. */
+  /** Opens a file only to look at it. */
+  public void look(Path file, Consumer<Keeper.Opened> done, Consumer<Keeper.Trouble> failed) {
+    keeper.look(file, taking(done), failed);
+  }
+
+  /** Takes what can be read of a damaged file into a new one, and opens that. */
+  public void salvage(Path file, Consumer<Keeper.Opened> done, Consumer<Keeper.Trouble> failed) {
+    keeper.salvage(file, taking(done), failed);
+  }
+
+  private Consumer<Keeper.Opened> taking(Consumer<Keeper.Opened> done) {
+    return opened -> {
+      keeper.take(opened);
+      history.begin(opened.line(), opened.now());
+      history.reserve(opened.lastState());
+      edited.addAll(EnumSet.allOf(Station.class));
+      show(opened.now());
+      done.accept(opened);
+    };
+  }
+
+  /** Goes on under a name of the builder's. */
+  public void nameAs(Path file, Consumer<Path> done, Consumer<Keeper.Trouble> failed) {
+    keeper.nameAs(file, done, failed);
+  }
+
+  /** Writes a copy; the work stays where it is. */
+  public void copyTo(Path file, Consumer<Path> done, Consumer<Keeper.Trouble> failed) {
+    keeper.copyTo(file, done, failed);
+  }
+
+  /** Ends the session: background work stops, what is on its way is kept. */
   public void close() {
     forecasting.close();
-    recovery.clear();
-    recovery.close();
+    keeper.close();
   }
 
   /** Notes that a station has been looked at. */
@@ -196,24 +275,24 @@ public final class Session {
     return edited.contains(station);
   }
 
-  private void replace(Project value, @Nullable Path file, boolean dirty) {
-    history.clear();
-    recovery.clear();
-    edited.addAll(EnumSet.allOf(Station.class));
-    show(value, file, dirty);
-  }
-
-  private void show(Project value, @Nullable Path file, boolean dirty) {
+  private void show(Project value) {
     project.set(value);
-    refresh(file, dirty);
-    if (dirty) {
-      recovery.keep(value, file);
-    }
+    undoable.set(new Undoable(history.undoable(), history.redoable()));
     Design design = value.design();
-    forecasting.submit(() -> Forecast.of(design), forecast::set);
-  }
-
-  private void refresh(@Nullable Path file, boolean dirty) {
-    state.set(new State(file, dirty, history.undoable(), history.redoable()));
+    if (design.equals(forecast.get().design())) {
+      forecasting.cancel();
+      forecastTrouble.set("");
+    } else {
+      forecasting.submit(
+          () -> Forecast.of(design),
+          f -> {
+            forecastTrouble.set("");
+            forecast.set(f);
+          },
+          e ->
+              forecastTrouble.set(
+                  "There is no forecast of this design (%s); the figures shown are of an earlier one. Undo the last edit, or give less extreme figures."
+                      .formatted(Latest.inWords(e))));
+    }
   }
 }

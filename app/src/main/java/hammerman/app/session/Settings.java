@@ -1,56 +1,68 @@
 package hammerman.app.session;
 
-import java.io.IOException;
-import java.io.Reader;
-import java.io.Writer;
-import java.nio.file.Files;
+import dev.dirs.ProjectDirectories;
+import hammerman.store.NotKept;
+import hammerman.store.OwnStore;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Properties;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** What the program remembers between starts: window, theme, scale, folder, recent files. */
+/**
+ * What the program remembers between starts: window, theme, scale, folder, recent files. A value is
+ * there at once and on the disk a moment later.
+ */
 public final class Settings {
   private static final Logger LOG = LoggerFactory.getLogger(Settings.class);
-  private static final int MOST_RECENT = 8;
 
-  private final Path file;
-  private final Properties values = new Properties();
+  private final OwnStore store;
+  private final Executor writer;
+  private final Clock clock;
+  private final Map<String, String> values;
+  private final List<Path> recent = new ArrayList<>();
 
-  /** Reads the settings kept in a folder; unreadable settings count as none. */
-  public Settings(Path home) {
-    file = home.resolve("settings.properties");
-    if (Files.exists(file)) {
-      try (Reader in = Files.newBufferedReader(file)) {
-        values.load(in);
-      } catch (IOException | IllegalArgumentException e) {
-        LOG.warn("settings cannot be read, starting afresh: {}", e.getMessage());
-      }
+  /**
+   * @param store they are kept in
+   * @param writer writes off the interface thread
+   */
+  public Settings(OwnStore store, Executor writer, Clock clock) {
+    this.store = store;
+    this.writer = writer;
+    this.clock = clock;
+    values = store.settings();
+    store.recent().forEach(p -> path(p).ifPresent(recent::add));
+  }
+
+  private static Optional<Path> path(String text) {
+    try {
+      return Optional.of(Path.of(text));
+    } catch (InvalidPathException e) {
+      return Optional.empty();
     }
   }
 
   /**
-   * Returns the folder for the program's own files: {@code hammerman.home}, or in the user's data.
+   * Returns the folder for the program's own files: {@code hammerman.home}, or where the operating
+   * system has programs keep their data.
    */
   public static Path home() {
     String given = System.getProperty("hammerman.home");
-    if (given != null) {
-      return Path.of(given);
-    }
-    String data = System.getenv("XDG_DATA_HOME");
-    Path base =
-        data != null && !data.isBlank()
-            ? Path.of(data)
-            : Path.of(System.getProperty("user.home"), ".local", "share");
-    return base.resolve("hammerman");
+    return Path.of(given != null ? given : ProjectDirectories.from("", "", "hammerman").dataDir);
   }
 
   /** Returns a number kept under a name. */
   public double number(String key, double fallback) {
     try {
-      return Double.parseDouble(values.getProperty(key, ""));
+      double v = Double.parseDouble(values.getOrDefault(key, ""));
+      return Double.isFinite(v) ? v : fallback;
     } catch (NumberFormatException e) {
       return fallback;
     }
@@ -58,52 +70,47 @@ public final class Settings {
 
   /** Returns a text kept under a name. */
   public String text(String key, String fallback) {
-    return values.getProperty(key, fallback);
+    return values.getOrDefault(key, fallback);
   }
 
-  /** Keeps a value; written with {@link #save()}. */
+  /** Keeps a value. */
   public void put(String key, Object value) {
-    values.setProperty(key, value.toString());
+    String text = value.toString();
+    if (!text.equals(values.put(key, text))) {
+      write(() -> store.put(Map.of(key, text)));
+    }
   }
 
   /** Returns the files used lately, newest first. */
   public List<Path> recent() {
-    List<Path> files = new ArrayList<>();
-    for (int k = 0; k < MOST_RECENT; k++) {
-      String value = values.getProperty("recent." + k);
-      if (value != null) {
-        files.add(Path.of(value));
-      }
-    }
-    return files;
+    return List.copyOf(recent);
   }
 
   /** Puts a file first among those used lately. */
   public void addRecent(Path path) {
-    List<Path> files = new ArrayList<>(recent());
-    files.remove(path.toAbsolutePath());
-    files.addFirst(path.toAbsolutePath());
-    for (int k = 0; k < Math.min(files.size(), MOST_RECENT); k++) {
-      put("recent." + k, files.get(k));
-    }
-    Path parent = path.toAbsolutePath().getParent();
-    if (parent != null) {
-      put("folder", parent);
-    }
+    Path file = path.toAbsolutePath();
+    List<Path> files =
+        Stream.concat(Stream.of(file), recent.stream()).distinct().limit(12).toList();
+    recent.clear();
+    recent.addAll(files);
+    write(() -> store.addRecent(file.toString(), clock.instant()));
+    put("folder", Objects.requireNonNullElse(file.getParent(), file));
   }
 
-  /** Writes the settings; a failure is logged and does not disturb the work. */
-  public void save() {
-    try {
-      Path folder = file.getParent();
-      if (folder != null) {
-        Files.createDirectories(folder);
-      }
-      try (Writer out = Files.newBufferedWriter(file)) {
-        values.store(out, "Hammerman settings");
-      }
-    } catch (IOException e) {
-      LOG.warn("settings cannot be written: {}", e.getMessage());
-    }
+  /** Something that may fail to be kept. */
+  @FunctionalInterface
+  private interface Write {
+    void run() throws NotKept;
+  }
+
+  private void write(Write what) {
+    writer.execute(
+        () -> {
+          try {
+            what.run();
+          } catch (NotKept e) {
+            LOG.warn("a setting is not kept: {}", e.getMessage());
+          }
+        });
   }
 }

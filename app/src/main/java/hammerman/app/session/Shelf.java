@@ -6,76 +6,134 @@ import hammerman.guard.Parts;
 import hammerman.project.CellFile;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
-import java.io.IOException;
+import hammerman.store.NotKept;
+import hammerman.store.OwnStore;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
-/** The user's own cells, kept between projects in a file of the program's folder. */
+/** The builder's own cells and parts, for every project. */
 public final class Shelf {
-  private static final Logger LOG = LoggerFactory.getLogger(Shelf.class);
+  private static final String TAKEN_OVER = "shelf.takenOver";
 
-  private final Path file;
-  private final ReadOnlyObjectWrapper<CellLibrary> cells =
-      new ReadOnlyObjectWrapper<>(this, "cells", new CellLibrary(List.of()));
+  private final OwnStore store;
+  private final Executor writer;
+  private final Executor ui;
+  private final Clock clock;
+  private final Parts parts;
+  private final ReadOnlyObjectWrapper<CellLibrary> cells;
 
-  /** Reads the cells kept in a file; an unreadable file is left alone and counts as none. */
-  public Shelf(Path file) {
-    this.file = file;
-    if (Files.exists(file)) {
-      try {
-        cells.set(CellFile.read(file));
-      } catch (UnreadableProject e) {
-        LOG.warn("own cells cannot be read: {}", e.getMessage());
-      }
-    }
+  /**
+   * @param store they are kept in
+   * @param writer writes off the interface thread
+   * @param ui runs on the interface thread
+   */
+  public Shelf(OwnStore store, Executor writer, Executor ui, Clock clock) {
+    this.store = store;
+    this.writer = writer;
+    this.ui = ui;
+    this.clock = clock;
+    cells = new ReadOnlyObjectWrapper<>(this, "cells", store.cells());
+    parts = store.parts().map(p -> Shipped.parts().with(p)).orElseGet(Shipped::parts);
   }
 
   /**
-   * Returns the parts that ship, with the user's own before them if there is a readable {@code
-   * parts.json} beside the cells.
+   * Takes over the cells and parts that earlier versions kept as files; those are left as they are.
+   *
+   * @return what could not be read, in sentences
    */
-  Parts parts() {
-    Path own = file.resolveSibling("parts.json");
-    Parts shipped = Shipped.parts();
-    if (!Files.exists(own)) {
-      return shipped;
+  static List<String> takeOver(OwnStore store, Path home, Clock clock) {
+    List<String> troubles = new ArrayList<>();
+    if (store.settings().containsKey(TAKEN_OVER)) {
+      return troubles;
     }
     try {
-      return shipped.with(CellFile.readParts(own));
-    } catch (UnreadableProject e) {
-      LOG.warn("own parts cannot be read: {}", e.getMessage());
-      return shipped;
+      Path oldCells = home.resolve("cells.json");
+      if (Files.exists(oldCells)) {
+        try {
+          store.keep(CellFile.read(oldCells).cells(), clock.instant());
+        } catch (UnreadableProject e) {
+          troubles.add("Your own cells are not taken over. " + e.getMessage());
+        }
+      }
+      Path oldParts = home.resolve("parts.json");
+      if (Files.exists(oldParts)) {
+        try {
+          store.keep(CellFile.readParts(oldParts));
+        } catch (UnreadableProject e) {
+          troubles.add("Your own parts are not taken over. " + e.getMessage());
+        }
+      }
+      if (troubles.isEmpty()) {
+        store.put(Map.of(TAKEN_OVER, clock.instant().toString()));
+      }
+    } catch (NotKept e) {
+      troubles.add(e.getMessage());
     }
+    return troubles;
+  }
+
+  /** Returns the parts that ship, with the builder's own before them. */
+  Parts parts() {
+    return parts;
   }
 
   public ReadOnlyObjectProperty<CellLibrary> cellsProperty() {
     return cells.getReadOnlyProperty();
   }
 
-  /** Keeps cells; one with the same id gives way. */
-  public void keep(List<CellType> added) throws IOException {
-    set(cells.get().with(added));
+  /** Keeps cells; one with the same id gives way. Says why if they cannot be kept. */
+  public void keep(List<CellType> added, Runnable done, Consumer<String> failed) {
+    write(
+        () -> store.keep(added, clock.instant()),
+        () -> {
+          cells.set(cells.get().with(added));
+          done.run();
+        },
+        failed);
   }
 
   /** Removes a cell. */
-  public void remove(String id) throws IOException {
-    List<CellType> left = new ArrayList<>(cells.get().cells());
-    left.removeIf(c -> c.id().equals(id));
-    set(new CellLibrary(left));
+  public void remove(String id, Runnable done, Consumer<String> failed) {
+    write(
+        () -> store.remove(id),
+        () -> {
+          List<CellType> left = new ArrayList<>(cells.get().cells());
+          left.removeIf(c -> c.id().equals(id));
+          cells.set(new CellLibrary(left));
+          done.run();
+        },
+        failed);
   }
 
-  private void set(CellLibrary value) throws IOException {
-    Path folder = file.toAbsolutePath().getParent();
-    if (folder != null) {
-      Files.createDirectories(folder);
-    }
-    CellFile.save(value, file);
-    cells.set(value);
+  /** Takes in parts of the builder's own; they count from the next start. */
+  public void take(Parts own, Runnable done, Consumer<String> failed) {
+    write(() -> store.keep(own), done, failed);
+  }
+
+  /** Something that may fail to be kept. */
+  @FunctionalInterface
+  private interface Write {
+    void run() throws NotKept;
+  }
+
+  private void write(Write what, Runnable done, Consumer<String> failed) {
+    writer.execute(
+        () -> {
+          try {
+            what.run();
+            ui.execute(done);
+          } catch (NotKept e) {
+            String why = String.valueOf(e.getMessage());
+            ui.execute(() -> failed.accept(why));
+          }
+        });
   }
 }

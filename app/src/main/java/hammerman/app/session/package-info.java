@@ -1,6 +1,6 @@
 /**
- * What is being worked on: the project with its history, its file, its recovery copy and the user's
- * settings. No controls here. Start with {@link hammerman.app.session.Session}.
+ * What is being worked on: the project with its history, what keeps it and the builder's own
+ * things. No controls here. Start with {@link hammerman.app.session.Workshop}.
  */
 @NullMarked
 package hammerman.app.session;

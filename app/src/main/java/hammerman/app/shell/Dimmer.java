@@ -3,6 +3,7 @@ package hammerman.app.shell;
 import java.util.List;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.scene.Node;
 import javafx.util.Duration;
 
@@ -12,8 +13,9 @@ final class Dimmer {
 
   private Dimmer() {}
 
-  /** Dims nodes while something has been busy for a moment. */
-  static void follow(ReadOnlyBooleanProperty busy, List<Node> nodes) {
+  /** Dims nodes while something has been busy for a moment, or there is nothing newer to come. */
+  static void follow(
+      ReadOnlyBooleanProperty busy, ReadOnlyStringProperty trouble, List<Node> nodes) {
     PauseTransition wait = new PauseTransition(AFTER);
     wait.setOnFinished(e -> dim(nodes, true));
     busy.addListener(
@@ -22,9 +24,10 @@ final class Dimmer {
             wait.playFromStart();
           } else {
             wait.stop();
-            dim(nodes, false);
+            dim(nodes, !trouble.get().isEmpty());
           }
         });
+    trouble.addListener((o, was, is) -> dim(nodes, !is.isEmpty()));
   }
 
   private static void dim(List<Node> nodes, boolean on) {

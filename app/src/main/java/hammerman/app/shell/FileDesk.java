@@ -1,136 +1,267 @@
 package hammerman.app.shell;
 
 import hammerman.app.control.FileAsk;
+import hammerman.app.session.Keeper.Opened;
+import hammerman.app.session.Keeper.Trouble;
+import hammerman.app.session.Kept;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
-import hammerman.project.ProjectFile;
+import hammerman.app.session.Unnamed;
+import hammerman.project.CellFile;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
-import java.io.IOException;
+import hammerman.store.NotKept;
+import hammerman.store.ProjectFile;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.scene.control.Alert;
-import javafx.scene.control.ButtonBar;
-import javafx.scene.control.ButtonType;
-import javafx.stage.Window;
-import org.jspecify.annotations.Nullable;
 
-/** Opening, saving and leaving, with the questions that go with them. */
+/** Opening files, giving names and copies, and the packs that have no name yet. */
 final class FileDesk {
-  private final Session session;
   private static final FileAsk.Kind PROJECTS =
       new FileAsk.Kind("Hammerman projects", List.of("*" + ProjectFile.EXTENSION, "*.json"));
+  private static final FileAsk.Kind OWN =
+      new FileAsk.Kind("Hammerman projects", List.of("*" + ProjectFile.EXTENSION));
+  private static final FileAsk.Kind DOCUMENTS =
+      new FileAsk.Kind("Bare documents", List.of("*.json"));
+  private static final DateTimeFormatter TODAY = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
+  private static final DateTimeFormatter BEFORE =
+      DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
 
+  private final Session session;
   private final Settings settings;
   private final FileAsk ask;
+  private final Notices notices;
   private final Consumer<String> tell;
-  private final Consumer<String> complain;
+  private final Clock clock = Clock.systemUTC();
 
   /**
    * @param ask asks for files
+   * @param notices takes what went wrong, and offers
    * @param tell takes a sentence about what was done
-   * @param complain takes a sentence about what went wrong
    */
   FileDesk(
-      Session session,
-      Settings settings,
-      FileAsk ask,
-      Consumer<String> tell,
-      Consumer<String> complain) {
+      Session session, Settings settings, FileAsk ask, Notices notices, Consumer<String> tell) {
     this.session = session;
     this.settings = settings;
     this.ask = ask;
+    this.notices = notices;
     this.tell = tell;
-    this.complain = complain;
   }
 
-  void begin(@Nullable Window owner) {
-    if (mayLeave(owner)) {
-      session.begin();
-      tell.accept("A new project.");
+  void begin() {
+    String before = left();
+    session.begin();
+    tell.accept("A new project." + before);
+  }
+
+  void example(Shipped.Example example) {
+    String before = left();
+    session.loadExample(example);
+    tell.accept("The worked example; changes to it are kept as a pack without a name." + before);
+  }
+
+  /** Says where the work at hand stays, if it has no name. */
+  private String left() {
+    Kept kept = session.keeper().keptProperty().get();
+    return kept.named() || kept.file() == null
+        ? ""
+        : " “%s” stays among the packs without a name.".formatted(session.project().name());
+  }
+
+  void open() {
+    ask.open("Open a project", PROJECTS).ifPresent(this::open);
+  }
+
+  /** Opens a file; on failure the work at hand stays. */
+  void open(Path file) {
+    session.open(file, this::opened, trouble -> refused(file, trouble));
+  }
+
+  private void opened(Opened opened) {
+    notices.clear();
+    Kept kept = session.keeper().keptProperty().get();
+    if (ProjectFile.isDocument(opened.from()) || kept.named()) {
+      settings.addRecent(opened.from());
+    }
+    tell.accept(
+        opened.said().isEmpty() ? "Opened " + opened.from().getFileName() + "." : opened.said());
+  }
+
+  private void refused(Path file, Trouble trouble) {
+    if (trouble.mayLook()) {
+      notices.choice(
+          trouble.why(),
+          new Notices.Answer(
+              "Look at it", "look", () -> session.look(file, this::opened, t -> refused(file, t))),
+          new Notices.Answer("Try to take it over", "take-over", () -> open(file)));
+    } else if (trouble.maySalvage()) {
+      notices.choice(
+          trouble.why(),
+          new Notices.Answer(
+              "Take what can be read into a new file",
+              "salvage",
+              () -> session.salvage(file, this::opened, t -> refused(file, t))));
+    } else {
+      complain(trouble);
     }
   }
 
-  void example(@Nullable Window owner, Shipped.Example example) {
-    if (mayLeave(owner)) {
-      session.loadExample(example);
-      tell.accept(
-          "The worked example is loaded; save it under a name of your own to keep changes.");
+  private void complain(Trouble trouble) {
+    notices.trouble(trouble.why());
+  }
+
+  /** Gives the work a name; work that has one is kept already. */
+  void name() {
+    Kept kept = session.keeper().keptProperty().get();
+    Optional<String> name = kept.name();
+    if (name.isPresent() && !kept.readOnly()) {
+      tell.accept(name.get() + " is kept as you go; there is nothing left to save.");
+    } else {
+      nameAs();
     }
   }
 
-  void open(@Nullable Window owner) {
-    if (mayLeave(owner)) {
-      ask.open("Open a project", PROJECTS).ifPresent(this::openFile);
-    }
+  void nameAs() {
+    ask.save("Keep the project under a name", OWN, suggested(ProjectFile.EXTENSION))
+        .ifPresent(this::nameAs);
   }
 
-  /** Opens a file without asking; on failure the work at hand stays. */
-  void openFile(Path file) {
-    try {
-      session.open(file);
-      remember(file);
-      tell.accept("Opened " + file.getFileName() + ".");
-    } catch (UnreadableProject e) {
-      complain.accept(e.getMessage());
-    }
+  /** Goes on under a name without asking. */
+  void nameAs(Path file) {
+    session.nameAs(
+        named(file),
+        done -> {
+          settings.addRecent(done);
+          tell.accept("Kept as " + done.getFileName() + " from now on.");
+        },
+        this::complain);
   }
 
-  /** Saves where it was last saved, or asks. */
-  boolean save() {
-    Path file = session.stateProperty().get().file();
-    return file == null ? saveAs() : saveTo(file);
+  void copy() {
+    ask.save("Keep a copy as", OWN, suggested(", copy" + ProjectFile.EXTENSION))
+        .ifPresent(
+            file ->
+                session.copyTo(
+                    named(file),
+                    done ->
+                        tell.accept(
+                            "A copy is in " + done.getFileName() + "; you go on where you were."),
+                    this::complain));
   }
 
-  boolean saveAs() {
+  void export() {
+    ask.save("Export the design as a bare document", DOCUMENTS, suggested(".json"))
+        .ifPresent(
+            file -> {
+              try {
+                ProjectFile.export(session.project(), file);
+                tell.accept("Exported " + file.getFileName() + ".");
+              } catch (NotKept e) {
+                notices.trouble(e.getMessage());
+              }
+            });
+  }
+
+  void takeParts() {
+    ask.open("Take in parts of your own", DOCUMENTS)
+        .ifPresent(
+            file -> {
+              try {
+                session
+                    .shelf()
+                    .take(
+                        CellFile.readParts(file),
+                        () -> tell.accept("Your parts come first from the next start on."),
+                        notices::trouble);
+              } catch (UnreadableProject e) {
+                notices.trouble(e.getMessage());
+              }
+            });
+  }
+
+  /** Offers the newest of the packs without a name that nobody works on. */
+  void offerUnnamed() {
+    session
+        .keeper()
+        .left(
+            packs -> {
+              packs.stream().findFirst().ifPresent(this::offer);
+              if (packs.size() > 1) {
+                tell.accept(
+                    "%d more without a name: Project, Packs without a name."
+                        .formatted(packs.size() - 1));
+              }
+            });
+  }
+
+  /** Lists the packs without a name that nobody works on. */
+  void listUnnamed(Consumer<List<Command>> list) {
+    session
+        .keeper()
+        .left(
+            packs -> {
+              if (packs.isEmpty()) {
+                tell.accept("There are no packs without a name.");
+              } else {
+                list.accept(
+                    packs.stream()
+                        .map(
+                            p ->
+                                Command.of(
+                                    "“%s”, %s, %s".formatted(p.name(), p.counts(), time(p.at())),
+                                    () -> open(p.file())))
+                        .toList());
+              }
+            });
+  }
+
+  private void offer(Unnamed pack) {
+    String words =
+        "A pack without a name: “%s”, %s, last changed %s."
+            .formatted(pack.name(), pack.counts(), time(pack.at()));
+    notices.offer(
+        words,
+        new Notices.Answer("Go on with it", "recover", () -> open(pack.file())),
+        new Notices.Answer("Throw it away", "discard-recovered", () -> throwAway(pack)));
+  }
+
+  private void throwAway(Unnamed pack) {
+    session
+        .keeper()
+        .throwAway(
+            pack,
+            thrown ->
+                notices.offer(
+                    "“%s” was thrown away; it can be brought back for a month."
+                        .formatted(pack.name()),
+                    new Notices.Answer(
+                        "Bring it back",
+                        "bring-back",
+                        () ->
+                            session
+                                .keeper()
+                                .bringBack(thrown, back -> offer(pack), this::complain))),
+            this::complain);
+  }
+
+  /** Returns a time as people say it. */
+  String time(Instant at) {
+    boolean recent = Duration.between(at, clock.instant()).toHours() < 12;
+    return (recent ? TODAY : BEFORE).format(at.atZone(ZoneId.systemDefault()));
+  }
+
+  private String suggested(String ending) {
     String name = session.project().name().replaceAll("[^\\w -]+", "").strip();
-    return ask.save("Save the project", PROJECTS, name + ProjectFile.EXTENSION)
-        .filter(file -> saveTo(named(file)))
-        .isPresent();
-  }
-
-  /** Saves to a file without asking. */
-  boolean saveTo(Path file) {
-    try {
-      session.save(file);
-      remember(file);
-      tell.accept("Saved " + file.getFileName() + ".");
-      return true;
-    } catch (IOException e) {
-      complain.accept(
-          "Not saved: %s cannot be written (%s). Choose another folder; your work is still here."
-              .formatted(file.getFileName(), e.getMessage()));
-      return false;
-    }
-  }
-
-  /** Asks what to do with unsaved work; true if it may be left. */
-  boolean mayLeave(@Nullable Window owner) {
-    if (!session.stateProperty().get().dirty()) {
-      return true;
-    }
-    ButtonType save = new ButtonType("Save", ButtonBar.ButtonData.YES);
-    ButtonType discard = new ButtonType("Do not save", ButtonBar.ButtonData.NO);
-    ButtonType stay = new ButtonType("Stay", ButtonBar.ButtonData.CANCEL_CLOSE);
-    Alert alert =
-        new Alert(
-            Alert.AlertType.NONE,
-            "“" + session.project().name() + "” has changes that are not saved.",
-            save,
-            discard,
-            stay);
-    alert.setTitle("Hammerman");
-    alert.initOwner(owner);
-    Optional<ButtonType> answer = alert.showAndWait();
-    return answer.isPresent() && (answer.get() == discard || (answer.get() == save && save()));
-  }
-
-  private void remember(Path file) {
-    settings.addRecent(file);
-    settings.save();
+    return (name.isEmpty() ? "pack" : name) + ending;
   }
 
   private static Path named(Path file) {

@@ -1,23 +1,22 @@
 package hammerman.app.shell;
 
 import hammerman.app.control.FileAsk;
-import hammerman.app.session.Recovery;
+import hammerman.app.job.Latest;
+import hammerman.app.session.Kept;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
+import hammerman.app.session.Workshop;
 import hammerman.app.station.Bench;
 import hammerman.app.station.StationView;
-import hammerman.app.station.cell.CellStation;
-import hammerman.app.station.duty.DutyStation;
-import hammerman.app.station.fit.FitStation;
-import hammerman.app.station.forecast.ForecastStation;
-import hammerman.app.station.guard.GuardStation;
-import hammerman.app.station.stack.StackStation;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
+import hammerman.store.Mark;
+import hammerman.unit.InvalidValue;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -29,6 +28,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyEvent;
@@ -40,12 +40,26 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Window;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** The frame around the stations; one for each window. */
 public final class Frame {
+  private static final Logger LOG = LoggerFactory.getLogger(Frame.class);
+  private static final List<KeyCode> DIGITS =
+      List.of(
+          KeyCode.DIGIT1,
+          KeyCode.DIGIT2,
+          KeyCode.DIGIT3,
+          KeyCode.DIGIT4,
+          KeyCode.DIGIT5,
+          KeyCode.DIGIT6,
+          KeyCode.DIGIT7,
+          KeyCode.DIGIT8,
+          KeyCode.DIGIT9);
+
   private final Session session;
   private final Settings settings;
-  private final Recovery recovery;
   private final StackPane root = new StackPane();
   private final Zoom zoom;
   private final LineBar line;
@@ -63,16 +77,12 @@ public final class Frame {
   private final List<Command> commands;
   private StationView current;
   private Theme theme;
+  private @Nullable String lastTrouble;
+  private boolean warned;
 
-  /**
-   * Builds the frame.
-   *
-   * @param session the project being worked on
-   * @param settings what is remembered between starts
-   * @param recovery where copies against a crash lie
-   */
-  public Frame(Session session, Settings settings, Recovery recovery) {
-    this(session, settings, recovery, null);
+  /** Builds the frame of a workshop. */
+  public Frame(Workshop workshop) {
+    this(workshop, null);
   }
 
   /**
@@ -80,38 +90,36 @@ public final class Frame {
    *
    * @param ask asks for files; the system's dialogs if absent
    */
-  public Frame(Session session, Settings settings, Recovery recovery, @Nullable FileAsk ask) {
-    this.session = session;
-    this.settings = settings;
-    this.recovery = recovery;
+  public Frame(Workshop workshop, @Nullable FileAsk ask) {
+    session = workshop.session();
+    settings = workshop.settings();
     theme = settings.text("theme", "day").equals("night") ? Theme.NIGHT : Theme.DAY;
     line = new LineBar(session, this::go);
     rail = new Rail(session, this::go);
     FileAsk files = ask == null ? new Dialogs(settings, this::window) : ask;
     Bench bench = new Bench(session, settings, files, this::showWorking);
     plate = new Nameplate(bench);
-    views =
-        List.of(
-            new DutyStation(bench),
-            new CellStation(bench),
-            new StackStation(bench),
-            new GuardStation(bench),
-            new FitStation(bench),
-            new ForecastStation(bench));
+    views = Stations.all(bench);
     current = views.getFirst();
-    desk = new FileDesk(session, settings, files, this::tell, this::complain);
+    desk = new FileDesk(session, settings, files, notices, this::tell);
     commands = commands();
     root.getChildren().addAll(sheet(), overlay);
     zoom = new Zoom(root, settings.number("scale", 1));
     root.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
     session.forecastProperty().addListener((o, was, is) -> show(is));
     session.projectProperty().addListener((o, was, is) -> plate.show(is));
-    session.stateProperty().addListener((o, was, is) -> showState());
-    Dimmer.follow(session.busyProperty(), List.of(plate, rail));
+    session.undoableProperty().addListener((o, was, is) -> showUndoable());
+    session.keeper().keptProperty().addListener((o, was, is) -> showKept(is));
+    session.forecastTroubleProperty().addListener((o, was, is) -> showForecastTrouble(is));
+    Dimmer.follow(session.busyProperty(), session.forecastTroubleProperty(), List.of(plate, rail));
+    // Refusals and failures of whatever was pressed or painted end here, in words.
+    Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> failed(e));
     plate.show(session.project());
-    showState();
+    showUndoable();
+    showKept(session.keeper().keptProperty().get());
     go(Station.DUTY);
-    offerRecovered();
+    workshop.troubles().forEach(notices::trouble);
+    desk.offerUnnamed();
   }
 
   /** Returns the root of the scene. */
@@ -123,7 +131,6 @@ public final class Frame {
   public void go(Station station) {
     session.visit(station);
     current = views.stream().filter(v -> v.page().station() == station).findFirst().orElseThrow();
-    page.setContent(current.page());
     page.setVvalue(0);
     line.select(station);
     show(session.forecastProperty().get());
@@ -132,6 +139,11 @@ public final class Frame {
   /** Shows how a figure came about. */
   public void showWorking(Bench.Working working) {
     rail.showWorking(working);
+  }
+
+  /** Returns the stations, in the order of the line. */
+  public List<StationView> stations() {
+    return views;
   }
 
   /** Goes to a view of a station by its id. */
@@ -164,24 +176,51 @@ public final class Frame {
 
   /** Opens a file; says why if it cannot be used. */
   public void open(Path file) {
-    desk.openFile(file);
+    desk.open(file);
   }
 
-  /** Saves to a file; says why if it cannot. */
-  public void save(Path file) {
-    desk.saveTo(file);
+  /** Keeps the work under a name; says why if it cannot. */
+  public void nameAs(Path file) {
+    desk.nameAs(file);
   }
 
-  /** Whether the window may close; asks about unsaved work. */
+  /** Whether the window may close; if changes cannot be kept that is said once. */
   public boolean mayClose() {
-    return desk.mayLeave(window());
+    Kept kept = session.keeper().keptProperty().get();
+    if (kept.trouble() == null || !kept.waiting() || warned) {
+      return true;
+    }
+    warned = true;
+    complain(
+        kept.trouble()
+            + " Close again to leave without the changes, or keep it under another name.");
+    return false;
   }
 
   private void show(Forecast forecast) {
     line.show(forecast);
     plate.show(forecast);
     rail.show(forecast);
-    current.show(forecast);
+    try {
+      current.show(forecast);
+      page.setContent(current.page());
+    } catch (RuntimeException e) {
+      LOG.error("the page of {} failed", current.page().station(), e);
+      page.setContent(failure(e));
+    }
+  }
+
+  /** What stands in the place of a page that cannot be drawn: never another design's figures. */
+  private Node failure(RuntimeException e) {
+    Label words =
+        new Label(
+            "%s cannot show this design (%s). Undo the last edit, or go to another station; nothing is lost."
+                .formatted(current.page().station().label(), Latest.inWords(e)));
+    words.setId("page-failure");
+    words.getStyleClass().add("answer");
+    VBox sheet = new VBox(words);
+    sheet.getStyleClass().add("sheet-of-paper");
+    return sheet;
   }
 
   private Node sheet() {
@@ -190,8 +229,8 @@ public final class Frame {
     wordmark.setMinWidth(Region.USE_PREF_SIZE);
     Region spring = new Region();
     HBox.setHgrow(spring, Priority.ALWAYS);
-    undo.setOnAction(e -> session.undo());
-    redo.setOnAction(e -> session.redo());
+    undo.setOnAction(e -> undo());
+    redo.setOnAction(e -> redo());
     HBox top = new HBox(wordmark, line, spring, undo, redo, menu());
     top.getStyleClass().add("line");
     VBox head = new VBox(top, inset(plate, 2, 16, 6, 16), notices);
@@ -212,6 +251,7 @@ public final class Frame {
   private Node status() {
     Label keys = new Label("F1 explains this screen · Ctrl+K finds any command");
     message.setId("message");
+    saved.setId("kept");
     Region spring = new Region();
     HBox.setHgrow(spring, Priority.ALWAYS);
     HBox bar = new HBox(saved, message, spring, keys);
@@ -241,12 +281,7 @@ public final class Frame {
           }
           for (Path recent : settings.recent()) {
             MenuItem item = new MenuItem("Open " + recent.getFileName());
-            item.setOnAction(
-                a -> {
-                  if (desk.mayLeave(window())) {
-                    desk.openFile(recent);
-                  }
-                });
+            item.setOnAction(a -> desk.open(recent));
             items.add(item);
           }
           menu.getItems().setAll(items);
@@ -257,26 +292,29 @@ public final class Frame {
 
   private List<Command> commands() {
     List<Command> list = new ArrayList<>();
-    list.add(Command.of("New project", KeyCode.N, () -> desk.begin(window())));
-    list.add(Command.of("Open a project", KeyCode.O, () -> desk.open(window())));
-    list.add(Command.of("Save", KeyCode.S, () -> desk.save()));
-    list.add(Command.withShift("Save under another name", KeyCode.S, () -> desk.saveAs()));
+    list.add(Command.of("New project", KeyCode.N, desk::begin));
+    list.add(Command.of("Open a project", KeyCode.O, desk::open));
+    list.add(Command.of("Give it a name", KeyCode.S, desk::name));
+    list.add(Command.withShift("Keep under another name", KeyCode.S, desk::nameAs));
+    list.add(Command.of("Keep a copy as", desk::copy));
+    list.add(Command.of("Export the design as a bare document", desk::export));
+    list.add(Command.of("Packs without a name", () -> desk.listUnnamed(overlay::palette)));
+    list.add(Command.of("Take in parts of your own", desk::takeParts));
+    list.add(Command.of("Mark this state", KeyCode.B, this::mark));
+    list.add(Command.withShift("Go back to a mark", KeyCode.B, this::marks));
     for (Shipped.Example example : Shipped.Example.values()) {
       list.add(
-          Command.of(
-              "Load the example “" + example.label() + "”", () -> desk.example(window(), example)));
+          Command.of("Load the example “" + example.label() + "”", () -> desk.example(example)));
     }
-    list.add(Command.of("Undo", KeyCode.Z, session::undo));
-    list.add(Command.withShift("Redo", KeyCode.Z, session::redo));
+    list.add(Command.of("Undo", KeyCode.Z, this::undo));
+    list.add(Command.withShift("Redo", KeyCode.Z, this::redo));
     list.add(Command.of("What if: copy this variant", KeyCode.D, this::copyVariant));
     list.add(Command.of("Next variant", KeyCode.PAGE_DOWN, this::nextVariant));
     list.add(Command.of("Compare the variants", KeyCode.M, () -> go(Station.STACK, "variants")));
     list.add(Command.of("Remove this variant", this::removeVariant));
-    KeyCode[] digits = {
-      KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5, KeyCode.DIGIT6
-    };
-    for (Station s : Station.values()) {
-      list.add(Command.of("Go to " + s.label(), digits[s.ordinal()], () -> go(s)));
+    for (int k = 0; k < views.size(); k++) {
+      Station station = views.get(k).page().station();
+      list.add(Command.of("Go to " + station.label(), DIGITS.get(k), () -> go(station)));
     }
     list.add(Command.of("Show the judgements", KeyCode.J, this::showJudgements));
     list.add(Command.of("Do the first remedy", KeyCode.ENTER, () -> tell(rail.first())));
@@ -333,31 +371,89 @@ public final class Frame {
     settings.put("scale", zoom.scale());
   }
 
-  private void showState() {
-    Session.State state = session.stateProperty().get();
-    undo.setDisable(state.undoable().isEmpty());
-    redo.setDisable(state.redoable().isEmpty());
-    undo.setAccessibleText("Undo " + state.undoable().orElse("nothing"));
-    redo.setAccessibleText("Redo " + state.redoable().orElse("nothing"));
-    Path file = state.file();
-    saved.setText(
-        (file == null ? "Not in a file yet" : String.valueOf(file.getFileName()))
-            + (state.dirty() ? ", changes not saved" : ""));
-  }
-
-  private void offerRecovered() {
-    recovery.left().stream()
-        .findFirst()
-        .ifPresent(
-            found -> notices.offer(found, () -> recover(found), () -> recovery.discard(found)));
-  }
-
-  private void recover(Recovery.Found found) {
+  private void undo() {
     try {
-      session.recover(found);
-      tell("Recovered; save it to keep it.");
+      session.undo();
     } catch (UnreadableProject e) {
       complain(e.getMessage());
+    }
+  }
+
+  private void redo() {
+    try {
+      session.redo();
+    } catch (UnreadableProject e) {
+      complain(e.getMessage());
+    }
+  }
+
+  private void mark() {
+    overlay.ask(
+        "A name for this state, to come back to",
+        "Mark it",
+        name -> {
+          session.mark(name);
+          tell("Marked “" + name + "”; Ctrl+Shift+B goes back to it.");
+        });
+  }
+
+  private void marks() {
+    List<Mark> marks = session.keeper().marksProperty().get();
+    if (marks.isEmpty()) {
+      tell("There are no marks yet; Ctrl+B sets one.");
+      return;
+    }
+    overlay.palette(
+        marks.stream()
+            .map(
+                m ->
+                    Command.of(
+                        "Back to “" + m.name() + "”, " + desk.time(m.at()),
+                        () -> session.goTo(m, t -> complain(t.why()))))
+            .toList());
+  }
+
+  private void showUndoable() {
+    Session.Undoable can = session.undoableProperty().get();
+    undo.setDisable(can.undo().isEmpty());
+    redo.setDisable(can.redo().isEmpty());
+    undo.setAccessibleText("Undo " + can.undo().orElse("nothing"));
+    redo.setAccessibleText("Redo " + can.redo().orElse("nothing"));
+    undo.setTooltip(can.undo().map(w -> new Tooltip("Take back: " + w)).orElse(null));
+    redo.setTooltip(can.redo().map(w -> new Tooltip("Make again: " + w)).orElse(null));
+  }
+
+  private void showKept(Kept kept) {
+    String where = kept.name().orElse(kept.file() == null ? "Nothing to keep yet" : "No name yet");
+    Instant at = kept.at();
+    String when =
+        kept.readOnly()
+            ? " · only to look at"
+            : kept.trouble() != null && kept.waiting()
+                ? " · not kept"
+                : at == null ? "" : " · kept " + desk.time(at);
+    saved.setText(where + when);
+    String trouble = kept.trouble();
+    if (trouble != null && !trouble.equals(lastTrouble)) {
+      complain(trouble);
+    }
+    lastTrouble = trouble;
+  }
+
+  private void showForecastTrouble(String trouble) {
+    if (!trouble.isEmpty()) {
+      complain(trouble);
+    }
+  }
+
+  private void failed(Throwable e) {
+    if (e instanceof InvalidValue refused) {
+      complain("Not done: " + refused.getMessage());
+    } else {
+      LOG.error("interface", e);
+      complain(
+          "Something went wrong here (%s). Your work is kept; undo the last edit or go to another station."
+              .formatted(Latest.inWords(e)));
     }
   }
 

@@ -2,6 +2,7 @@ package hammerman.app.shell;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -98,6 +99,28 @@ final class Overlay extends StackPane {
         });
     list.setOnMouseClicked(e -> run.run());
     open(filter, filter, list);
+  }
+
+  /** Asks for a short text. */
+  void ask(String question, String word, Consumer<String> answer) {
+    Label heading = new Label(question);
+    heading.getStyleClass().add("question");
+    TextField field = new TextField();
+    field.setId("asked");
+    Button button = new Button(word);
+    button.setId("answer-asked");
+    button.getStyleClass().add("act");
+    Runnable done =
+        () -> {
+          String text = field.getText().strip();
+          if (!text.isEmpty()) {
+            close();
+            answer.accept(text);
+          }
+        };
+    field.setOnAction(e -> done.run());
+    button.setOnAction(e -> done.run());
+    open(field, heading, field, button);
   }
 
   /** Opens an explanation. */

@@ -1,125 +1,117 @@
 package hammerman.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import hammerman.cell.CellLibrary;
+import hammerman.cell.CellType;
+import hammerman.finding.Station;
+import hammerman.project.CellFile;
 import hammerman.project.Project;
-import hammerman.project.ProjectFile;
 import hammerman.project.Shipped;
-import java.io.IOException;
+import hammerman.project.UnreadableProject;
+import hammerman.store.DesignState;
+import hammerman.store.Line;
+import hammerman.store.OwnStore;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** What is remembered: history, recovery copies, settings. */
+/** What is remembered: history, settings, the builder's own cells and parts. */
 class KeepingTest {
+  private static final Clock CLOCK =
+      Clock.fixed(Instant.parse("2026-06-01T12:00:00Z"), ZoneOffset.UTC);
+
   @TempDir Path folder;
 
-  /** Edits, waits until a copy must be written, and dies without ending anything. */
-  static final class Dies {
-    private Dies() {}
+  private static Project named(String name) {
+    return Shipped.starter().withName(name);
+  }
 
-    public static void main(String[] args) throws InterruptedException {
-      Recovery recovery = new Recovery(Path.of(args[0]));
-      recovery.keep(Shipped.terraceBarrow().withName("Cut short"), Path.of(args[1]));
-      Thread.sleep(3500);
-      Runtime.getRuntime().halt(137);
-    }
+  private static Optional<String> name(Optional<History.Gone> gone) {
+    return gone.map(g -> g.project().name());
   }
 
   @Test
-  void aKilledProgramsWorkIsFoundWithWhereItCameFrom() throws Exception {
-    Path home = folder.resolve("recovery");
-    Process process =
-        new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-cp",
-                System.getProperty("java.class.path"),
-                Dies.class.getName(),
-                home.toString(),
-                "somewhere/barrow.hammerman")
-            .redirectErrorStream(true)
-            .start();
-    process.getInputStream().readAllBytes();
-    assertThat(process.waitFor(30, TimeUnit.SECONDS)).isTrue();
-    assertThat(process.exitValue()).isEqualTo(137);
-    Recovery next = new Recovery(home);
-    List<Recovery.Found> left = next.left();
-    assertThat(left).hasSize(1);
-    assertThat(left.getFirst().origin()).isEqualTo(Path.of("somewhere/barrow.hammerman"));
-    assertThat(ProjectFile.read(left.getFirst().copy()).name()).isEqualTo("Cut short");
-    next.discard(left.getFirst());
-    assertThat(next.left()).isEmpty();
-    try (var files = Files.list(home)) {
-      assertThat(files).isEmpty();
-    }
-  }
-
-  @Test
-  void aRunningProgramsCopyIsNotOffered() throws Exception {
-    Recovery own = new Recovery(folder, ProcessHandle.current().pid(), 1);
-    own.keep(Shipped.starter(), null);
-    TimeUnit.MILLISECONDS.sleep(500);
-    assertThat(folder.resolve(ProcessHandle.current().pid() + ".hammerman")).exists();
-    assertThat(own.left()).isEmpty();
-    own.clear();
-    assertThat(folder.resolve(ProcessHandle.current().pid() + ".hammerman")).doesNotExist();
-  }
-
-  @Test
-  void onlyTheNewestEditIsWritten() throws Exception {
-    Recovery recovery = new Recovery(folder, 999_999_997L, 150);
-    Project project = Shipped.starter();
-    for (int k = 0; k < 5; k++) {
-      recovery.keep(project.withName("Edit " + k), null);
-    }
-    TimeUnit.MILLISECONDS.sleep(900);
-    assertThat(ProjectFile.read(folder.resolve("999999997.hammerman")).name()).isEqualTo("Edit 4");
-    recovery.close();
-  }
-
-  @Test
-  void historyGoesBackAndForthAndForgetsWhatWasOvertaken() {
-    History<String> history = new History<>();
-    history.push("first", "a");
-    history.push("second", "b");
+  void historyGoesBackAndForthAndForgetsWhatWasOvertaken() throws UnreadableProject {
+    History history = new History();
+    history.begin(named("a"));
+    assertThat(history.undoable()).isEmpty();
+    assertThat(history.push("first", named("b"))).isEqualTo(2);
+    history.push("second", named("c"));
     assertThat(history.undoable()).contains("second");
-    assertThat(history.undo("c").orElseThrow().state()).isEqualTo("b");
+    assertThat(name(history.undo())).contains("b");
     assertThat(history.redoable()).contains("second");
-    assertThat(history.redo("b").orElseThrow().state()).isEqualTo("c");
-    history.undo("c");
-    history.push("third", "b");
-    assertThat(history.redo("d")).isEmpty();
-    assertThat(history.undo("d").orElseThrow().state()).isEqualTo("b");
-    assertThat(history.undo("b").orElseThrow().state()).isEqualTo("a");
-    assertThat(history.undo("a")).isEmpty();
+    assertThat(name(history.redo())).contains("c");
+    assertThat(name(history.undo())).contains("b");
+    assertThat(history.push("third", named("d"))).as("numbers are never used again").isEqualTo(4);
+    assertThat(history.redo()).isEmpty();
+    assertThat(name(history.undo())).contains("b");
+    assertThat(name(history.undo())).contains("a");
+    assertThat(history.undo()).isEmpty();
+    assertThat(history.id()).isEqualTo(1);
   }
 
   @Test
-  void settingsAreReadBack() {
-    Settings settings = new Settings(folder);
-    settings.put("width", 1440.5);
-    settings.put("theme", "night");
-    for (int k = 0; k < 12; k++) {
-      settings.addRecent(folder.resolve("pack" + k + ".hammerman"));
+  void whatAFileHoldsIsGoneBackToWhenAskedAndADamagedStateIsSaid() throws UnreadableProject {
+    List<DesignState> states = new ArrayList<>();
+    for (int k = 1; k <= 3; k++) {
+      states.add(
+          DesignState.of(k, CLOCK.instant(), Station.DUTY, "Edit " + k, named("state " + k)));
     }
-    settings.addRecent(folder.resolve("pack5.hammerman"));
-    settings.save();
-    Settings again = new Settings(folder);
-    assertThat(again.number("width", 0)).isEqualTo(1440.5);
-    assertThat(again.text("theme", "day")).isEqualTo("night");
-    assertThat(again.recent()).hasSize(8);
-    assertThat(again.recent().getFirst())
-        .isEqualTo(folder.resolve("pack5.hammerman").toAbsolutePath());
-    assertThat(again.text("folder", "")).isEqualTo(folder.toAbsolutePath().toString());
+    states.set(0, new DesignState(1, CLOCK.instant(), Station.DUTY, "Edit 1", "{ broken"));
+    History history = new History();
+    history.begin(new Line(states, 2), named("state 3"));
+    history.reserve(7);
+    assertThat(name(history.undo())).contains("state 2");
+    assertThatThrownBy(history::undo).isInstanceOf(UnreadableProject.class);
+    assertThat(history.id()).as("it stays where it can be").isEqualTo(2);
+    assertThat(history.push("next", named("n"))).isEqualTo(8);
   }
 
   @Test
-  void unreadableSettingsCountAsNone() throws IOException {
-    Files.writeString(folder.resolve("settings.properties"), "width=\\u00zz");
-    Settings settings = new Settings(folder);
-    assertThat(settings.number("width", 7)).isEqualTo(7);
+  void settingsAreReadBackAndOnlyGoodOnesCount() {
+    try (OwnStore own = OwnStore.open(folder, CLOCK.instant())) {
+      Settings settings = new Settings(own, Runnable::run, CLOCK);
+      settings.put("width", 1440.5);
+      settings.put("height", "NaN");
+      settings.put("theme", "night");
+      settings.addRecent(folder.resolve("pack5.hammerman"));
+    }
+    try (OwnStore own = OwnStore.open(folder, CLOCK.instant())) {
+      Settings again = new Settings(own, Runnable::run, CLOCK);
+      assertThat(again.number("width", 0)).isEqualTo(1440.5);
+      assertThat(again.number("height", 7)).isEqualTo(7);
+      assertThat(again.text("theme", "day")).isEqualTo("night");
+      assertThat(again.recent())
+          .containsExactly(folder.resolve("pack5.hammerman").toAbsolutePath());
+      assertThat(again.text("folder", "")).isEqualTo(folder.toAbsolutePath().toString());
+    }
+  }
+
+  @Test
+  void cellsAndPartsOfEarlierVersionsAreTakenOverOnceAndSlipsAreSaid() throws Exception {
+    CellType own = Shipped.cells().cells().getFirst();
+    CellFile.save(new CellLibrary(List.of(own)), folder.resolve("cells.json"));
+    Files.writeString(folder.resolve("parts.json"), "{ \"wires\": [ {\"area_mm2\": -4} ] }");
+    try (OwnStore store = OwnStore.open(folder, CLOCK.instant())) {
+      assertThat(Shelf.takeOver(store, folder, CLOCK))
+          .singleElement()
+          .asString()
+          .contains("Your own parts are not taken over", "parts.json");
+      assertThat(store.cells().cells()).containsExactly(own);
+      Files.delete(folder.resolve("parts.json"));
+      assertThat(Shelf.takeOver(store, folder, CLOCK)).isEmpty();
+      store.remove(own.id());
+      assertThat(Shelf.takeOver(store, folder, CLOCK)).isEmpty();
+      assertThat(store.cells().cells()).as("what was removed stays away").isEmpty();
+    }
   }
 }

@@ -18,6 +18,7 @@ import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.project.CellFile;
 import hammerman.project.Project;
+import hammerman.project.UnreadableProject;
 import hammerman.table.UnreadableTable;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -242,12 +243,12 @@ final class OwnCell extends HBox {
 
   private void keep() {
     CellType cell = cell(session.project());
-    try {
-      session.shelf().keep(List.of(cell));
-      said.setText("“" + cell.name() + "” is in your library, for every project.");
-    } catch (IOException e) {
-      said.setText("Not kept: " + e.getMessage() + ". The project still carries it.");
-    }
+    session
+        .shelf()
+        .keep(
+            List.of(cell),
+            () -> said.setText("“" + cell.name() + "” is in your library, for every project."),
+            why -> said.setText("Not kept: " + why + " The project still carries it."));
   }
 
   private void importCells() {
@@ -258,9 +259,13 @@ final class OwnCell extends HBox {
             file -> {
               try {
                 CellLibrary read = CellFile.read(file);
-                session.shelf().keep(read.cells());
-                said.setText(read.cells().size() + " cells are now in your library.");
-              } catch (IOException e) {
+                session
+                    .shelf()
+                    .keep(
+                        read.cells(),
+                        () -> said.setText(read.cells().size() + " cells are now in your library."),
+                        why -> said.setText("Nothing imported. " + why));
+              } catch (UnreadableProject e) {
                 said.setText("Nothing imported. " + e.getMessage());
               }
             });

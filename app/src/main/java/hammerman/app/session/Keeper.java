@@ -1,0 +1,535 @@
+package hammerman.app.session;
+
+import hammerman.finding.Station;
+import hammerman.project.Project;
+import hammerman.project.UnreadableProject;
+import hammerman.store.DesignChange;
+import hammerman.store.DesignState;
+import hammerman.store.InUse;
+import hammerman.store.Line;
+import hammerman.store.Mark;
+import hammerman.store.NotKept;
+import hammerman.store.ProjectFile;
+import hammerman.store.ProjectStore;
+import hammerman.store.Salvage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Keeps the work as it goes. Everything that touches the project's file happens on one thread of
+ * the keeper's, in the order it was asked for; answers come back on the interface thread. An edit
+ * is on its way to the disk at once; edits made meanwhile go together.
+ */
+public final class Keeper {
+  private static final Logger LOG = LoggerFactory.getLogger(Keeper.class);
+  private static final Duration TRY_AGAIN = Duration.ofSeconds(5);
+
+  private final UnnamedPacks unnamed;
+  private final ScheduledExecutorService thread;
+  private final Executor ui;
+  private final Clock clock;
+  private final ReadOnlyObjectWrapper<Kept> kept =
+      new ReadOnlyObjectWrapper<>(this, "kept", Kept.NOWHERE);
+  private final ReadOnlyObjectWrapper<List<Mark>> marks =
+      new ReadOnlyObjectWrapper<>(this, "marks", List.of());
+
+  /** Guarded by itself. */
+  private final List<Supplier<DesignChange>> waiting = new ArrayList<>();
+
+  // The rest belongs to the keeper's thread.
+  private @Nullable Supplier<DesignState> base;
+  private @Nullable ProjectStore store;
+  private boolean named;
+  private @Nullable ScheduledFuture<?> again;
+
+  /**
+   * What was opened, before it is gone on with.
+   *
+   * @param line its states
+   * @param lastState highest number of a state
+   * @param now its present project
+   * @param from file it is now kept in, or was read from
+   * @param said about how it was opened; empty if there is nothing to say
+   * @param marks of it, newest first
+   * @param turning what the keeper's thread does when the work goes on with it
+   */
+  public record Opened(
+      Line line,
+      long lastState,
+      Project now,
+      Path from,
+      String said,
+      List<Mark> marks,
+      Runnable turning) {
+    public Opened {
+      marks = List.copyOf(marks);
+    }
+
+    Opened saying(Path where, String words) {
+      return new Opened(line, lastState, now, where, words, marks, turning);
+    }
+  }
+
+  /** Why something could not be done, and what may be done instead. */
+  public record Trouble(String why, boolean mayLook, boolean maySalvage) {
+    static Trouble of(Exception e) {
+      boolean damaged =
+          e instanceof UnreadableProject u && u.reason() == UnreadableProject.Reason.DAMAGED;
+      return new Trouble(String.valueOf(e.getMessage()), e instanceof InUse, damaged);
+    }
+  }
+
+  /** Works with the project's file. */
+  @FunctionalInterface
+  public interface StoreWork<T> {
+    T run(ProjectStore store) throws NotKept;
+  }
+
+  /** Work of the keeper's thread that may fail in known ways. */
+  @FunctionalInterface
+  private interface Attempt<T> {
+    T run() throws IOException;
+  }
+
+  /**
+   * @param home the program's folder
+   * @param thread one thread, which the keeper ends
+   * @param ui runs on the interface thread
+   */
+  public Keeper(Path home, ScheduledExecutorService thread, Executor ui, Clock clock) {
+    unnamed = new UnnamedPacks(home);
+    this.thread = thread;
+    this.ui = ui;
+    this.clock = clock;
+  }
+
+  /** Where the work is kept, and since when. */
+  public ReadOnlyObjectProperty<Kept> keptProperty() {
+    return kept.getReadOnlyProperty();
+  }
+
+  /** The marks of the project, newest first. */
+  public ReadOnlyObjectProperty<List<Mark>> marksProperty() {
+    return marks.getReadOnlyProperty();
+  }
+
+  /**
+   * Leaves the project at hand, which stays where it is kept, and goes on with another that is in
+   * no file yet. Its file is made with the first change.
+   *
+   * @param first its first state
+   */
+  void begin(Supplier<DesignState> first) {
+    kept.set(Kept.NOWHERE);
+    marks.set(List.of());
+    thread.execute(
+        () -> {
+          drain();
+          leave();
+          base = first;
+        });
+  }
+
+  /** Keeps a change of the design, written out on the keeper's thread. */
+  void keep(Supplier<DesignChange> change) {
+    synchronized (waiting) {
+      waiting.add(change);
+    }
+    kept.set(kept.get().asWaiting());
+    thread.execute(this::drain);
+  }
+
+  /**
+   * Goes on with what was opened. Edits asked for before this belong to the project before, and are
+   * still kept there.
+   */
+  void take(Opened opened) {
+    marks.set(opened.marks());
+    thread.execute(
+        () -> {
+          drain();
+          leave();
+          opened.turning().run();
+        });
+  }
+
+  /** Opens a file to work on it. */
+  void open(Path file, Consumer<Opened> done, Consumer<Trouble> failed) {
+    attempt(
+        () ->
+            switch (ProjectFile.form(file)) {
+              case DATABASE -> taken(ProjectStore.open(file, clock.instant()), file, !isOurs(file));
+              case CONTAINER -> turnedOver(file);
+              case DOCUMENT -> imported(file);
+            },
+        done,
+        failed);
+  }
+
+  /** Opens a file only to look at it. */
+  void look(Path file, Consumer<Opened> done, Consumer<Trouble> failed) {
+    attempt(() -> taken(ProjectStore.look(file), file, true), done, failed);
+  }
+
+  /** Takes what can be read of a damaged file into a new one beside it, and opens that. */
+  void salvage(Path file, Consumer<Opened> done, Consumer<Trouble> failed) {
+    attempt(
+        () -> {
+          Path target = beside(file, "what could be read");
+          String read = Salvage.of(file, target, clock.instant());
+          Opened opened = taken(ProjectStore.open(target, clock.instant()), target, true);
+          return opened.saying(
+              target,
+              "Read "
+                  + read
+                  + " into "
+                  + target.getFileName()
+                  + "; the damaged file was left as it is.");
+        },
+        done,
+        failed);
+  }
+
+  /** Goes on under a name of the builder's, which gives way if it is there. */
+  void nameAs(Path target, Consumer<Path> done, Consumer<Trouble> failed) {
+    attempt(
+        () -> {
+          drain();
+          ProjectStore before = present();
+          boolean wasUnnamed = !named && !before.isReadOnly();
+          if (Files.exists(target) && Files.isSameFile(target, before.file())) {
+            named = true;
+            tell(null, before.file());
+            return target;
+          }
+          before.copyTo(target);
+          ProjectStore after = ProjectStore.open(target, clock.instant());
+          store = after;
+          named = true;
+          before.close();
+          if (wasUnnamed) {
+            unnamed.throwAway(before.file());
+          }
+          tell(null, after.file());
+          return target;
+        },
+        done,
+        failed);
+  }
+
+  /** Writes a copy, which gives way if it is there; the work stays where it is. */
+  void copyTo(Path target, Consumer<Path> done, Consumer<Trouble> failed) {
+    attempt(
+        () -> {
+          drain();
+          present().copyTo(target);
+          return target;
+        },
+        done,
+        failed);
+  }
+
+  /** Looks for packs without a name that nobody works on. */
+  public void left(Consumer<List<Unnamed>> found) {
+    thread.execute(
+        () -> {
+          unnamed.clear(clock.instant());
+          List<Unnamed> left = unnamed.left();
+          ui.execute(() -> found.accept(left));
+        });
+  }
+
+  /** Throws a pack without a name away, for a month. */
+  public void throwAway(Unnamed pack, Consumer<Path> done, Consumer<Trouble> failed) {
+    attempt(() -> unnamed.throwAway(pack.file()), done, failed);
+  }
+
+  /** Takes a pack back that was thrown away. */
+  public void bringBack(Path thrown, Consumer<Path> done, Consumer<Trouble> failed) {
+    attempt(() -> unnamed.bringBack(thrown), done, failed);
+  }
+
+  /** Reads or changes the records of the project; its file is made if it has none yet. */
+  public <T> void records(StoreWork<T> work, Consumer<T> done, Consumer<Trouble> failed) {
+    attempt(
+        () -> {
+          drain();
+          return work.run(present());
+        },
+        done,
+        failed);
+  }
+
+  /** Does the same from a thread that may wait: an import that goes on for a while. */
+  public <T> T recordsNow(StoreWork<T> work) throws NotKept {
+    CompletableFuture<T> answer = new CompletableFuture<>();
+    thread.execute(
+        () -> {
+          try {
+            answer.complete(work.run(present()));
+          } catch (IOException | RuntimeException e) {
+            answer.completeExceptionally(e);
+          }
+        });
+    try {
+      return answer.join();
+    } catch (CompletionException e) {
+      if (e.getCause() instanceof NotKept n) {
+        throw n;
+      }
+      throw e;
+    }
+  }
+
+  /** Ends the keeping: what is on its way is kept, the file is one file again. */
+  void close() {
+    thread.execute(
+        () -> {
+          drain();
+          leave();
+        });
+    thread.shutdown();
+  }
+
+  /** Waits until all is kept and closed; for what follows the last window. */
+  void awaitClosed() throws InterruptedException {
+    if (!thread.awaitTermination(30, TimeUnit.SECONDS)) {
+      LOG.warn("the project's file could not be closed in time");
+    }
+  }
+
+  private <T> void attempt(Attempt<T> work, Consumer<T> done, Consumer<Trouble> failed) {
+    thread.execute(
+        () -> {
+          try {
+            T result = work.run();
+            ui.execute(() -> done.accept(result));
+          } catch (IOException e) {
+            Trouble trouble = Trouble.of(e);
+            ui.execute(() -> failed.accept(trouble));
+          } catch (RuntimeException e) {
+            LOG.error("the project's file", e);
+            ui.execute(
+                () -> failed.accept(new Trouble("Something went wrong: " + e, false, false)));
+          }
+        });
+  }
+
+  private Opened taken(ProjectStore opened, Path from, boolean isNamed) throws IOException {
+    try {
+      Line line = opened.line();
+      Project now = line.now().project();
+      if (!opened.isReadOnly()) {
+        opened.runBook().removeUnfinished();
+      }
+      return new Opened(
+          line,
+          opened.lastState(),
+          now,
+          from,
+          "",
+          opened.marks(),
+          () -> {
+            store = opened;
+            named = isNamed;
+            tell(null, opened.file(), line.now().at());
+          });
+    } catch (IOException e) {
+      opened.close();
+      throw e;
+    }
+  }
+
+  /** A file of an earlier version goes on beside it under a new name. */
+  private Opened turnedOver(Path file) throws IOException {
+    Project p = ProjectFile.document(file);
+    Instant now = clock.instant();
+    DesignState first = DesignState.of(1, now, Station.DUTY, "Taken over", p);
+    Path target = beside(file, "");
+    ProjectStore made;
+    boolean isNamed = true;
+    try {
+      made = ProjectStore.create(target, first, now);
+    } catch (NotKept e) {
+      made = ProjectStore.create(unnamed.fresh(), first, now);
+      isNamed = false;
+    }
+    return taken(made, made.file(), isNamed)
+        .saying(
+            made.file(),
+            file.getFileName()
+                + " is of an earlier version and was left as it is; the work goes on "
+                + (isNamed ? "in " + made.file().getFileName() : "without a name")
+                + ".");
+  }
+
+  /** A bare document is no project's file: it is taken in, and has no name yet. */
+  private Opened imported(Path file) throws IOException {
+    Project p = ProjectFile.document(file);
+    DesignState first =
+        DesignState.of(1, clock.instant(), Station.DUTY, "Import of " + file.getFileName(), p);
+    return new Opened(
+        new Line(List.of(first), 0),
+        1,
+        p,
+        file,
+        "Took in "
+            + file.getFileName()
+            + ", which was left as it is; the work is kept without a name until you give it one.",
+        List.of(),
+        () -> {
+          base = () -> first;
+          tell(null, null);
+        });
+  }
+
+  private Path beside(Path file, String suffix) {
+    String name = String.valueOf(file.getFileName()).replaceFirst("\\.[^.]*$", "");
+    String stem = suffix.isEmpty() ? name : name + ", " + suffix;
+    Path target = file.resolveSibling(stem + ProjectFile.EXTENSION);
+    for (int k = 2; Files.exists(target); k++) {
+      target = file.resolveSibling(stem + " " + k + ProjectFile.EXTENSION);
+    }
+    return target;
+  }
+
+  private boolean isOurs(Path file) {
+    Path parent = file.toAbsolutePath().getParent();
+    try {
+      Path own = unnamed.fresh().toAbsolutePath().getParent();
+      return parent != null && own != null && Files.isSameFile(parent, own);
+    } catch (IOException e) {
+      return false;
+    }
+  }
+
+  /** The project's file, made if there is none yet. */
+  private ProjectStore present() throws IOException {
+    ProjectStore open = store;
+    if (open == null) {
+      Supplier<DesignState> first = Objects.requireNonNull(base, "no project was begun");
+      open = ProjectStore.create(unnamed.fresh(), first.get(), clock.instant());
+      store = open;
+      named = false;
+    }
+    return open;
+  }
+
+  /** Puts on the disk what is waiting. */
+  private void drain() {
+    List<Supplier<DesignChange>> taken;
+    synchronized (waiting) {
+      taken = List.copyOf(waiting);
+      waiting.clear();
+    }
+    if (taken.isEmpty()) {
+      return;
+    }
+    List<DesignChange> changes = taken.stream().map(Supplier::get).toList();
+    try {
+      keep(changes);
+    } catch (IOException e) {
+      LOG.warn("not kept: {}", e.getMessage());
+      List<Supplier<DesignChange>> back = new ArrayList<>();
+      changes.forEach(c -> back.add(() -> c));
+      synchronized (waiting) {
+        waiting.addAll(0, back);
+      }
+      if (again != null) {
+        again.cancel(false);
+      }
+      tell(
+          e.getMessage() + " What you do stays in this window, and is tried again.",
+          store == null ? null : store.file());
+      if (!thread.isShutdown()) {
+        again = thread.schedule(this::drain, TRY_AGAIN.toMillis(), TimeUnit.MILLISECONDS);
+      }
+    }
+  }
+
+  private void keep(List<DesignChange> changes) throws IOException {
+    ProjectStore open = present();
+    String said = null;
+    if (open.isReadOnly()) {
+      said =
+          open.file().getFileName()
+              + " can only be looked at; your changes go on in a copy without a name.";
+      open = moveOut(open);
+    }
+    try {
+      open.keep(changes);
+    } catch (NotKept e) {
+      if (!named && e.reason() != NotKept.Reason.GONE) {
+        throw e;
+      }
+      said = e.getMessage() + " The work goes on in the program's own folder; nothing is lost.";
+      open = moveOut(open);
+      open.keep(changes);
+    }
+    boolean marked =
+        changes.stream()
+            .anyMatch(c -> c instanceof DesignChange.Marked || c instanceof DesignChange.Unmarked);
+    if (marked) {
+      List<Mark> all = open.marks();
+      ui.execute(() -> marks.set(all));
+    }
+    tell(said, open.file());
+  }
+
+  /** Goes on in the program's folder with all that the file at hand holds. */
+  private ProjectStore moveOut(ProjectStore from) throws IOException {
+    Path target = unnamed.fresh();
+    from.copyTo(target);
+    ProjectStore to = ProjectStore.open(target, clock.instant());
+    store = to;
+    named = false;
+    from.close();
+    return to;
+  }
+
+  private void leave() {
+    if (store != null) {
+      store.close();
+      store = null;
+    }
+    base = null;
+    named = false;
+  }
+
+  private void tell(@Nullable String trouble, @Nullable Path file) {
+    tell(trouble, file, file == null ? null : clock.instant());
+  }
+
+  private void tell(@Nullable String trouble, @Nullable Path file, @Nullable Instant at) {
+    boolean readOnly = store != null && store.isReadOnly();
+    boolean isNamed = named;
+    ui.execute(
+        () -> {
+          boolean more;
+          synchronized (waiting) {
+            more = !waiting.isEmpty();
+          }
+          kept.set(new Kept(file, isNamed, readOnly, at, more, trouble));
+        });
+  }
+}

@@ -1,0 +1,94 @@
+package hammerman.app.session;
+
+import hammerman.project.Project;
+import hammerman.project.UnreadableProject;
+import hammerman.store.DesignState;
+import hammerman.store.ProjectFile;
+import hammerman.store.ProjectStore;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** The folder in which packs lie until they are given a name; used on the keeper's thread. */
+final class UnnamedPacks {
+  private static final Logger LOG = LoggerFactory.getLogger(UnnamedPacks.class);
+  private static final Duration THROWN_STAY = Duration.ofDays(30);
+
+  private final Path folder;
+  private final Path thrown;
+
+  UnnamedPacks(Path home) {
+    folder = home.resolve("packs");
+    thrown = folder.resolve("thrown-away");
+  }
+
+  /** Returns a name that no file has. */
+  Path fresh() throws IOException {
+    Files.createDirectories(folder);
+    return folder.resolve(UUID.randomUUID() + ProjectFile.EXTENSION);
+  }
+
+  /** Returns the packs that no window works on, newest first. */
+  List<Unnamed> left() {
+    List<Unnamed> found = new ArrayList<>();
+    for (Path file : files(folder)) {
+      if (!ProjectStore.isInUse(file)) {
+        try (ProjectStore store = ProjectStore.look(file)) {
+          DesignState s = store.present();
+          Project p = s.project();
+          found.add(new Unnamed(file, p.name(), p.variant().pack().counts(), s.at()));
+        } catch (UnreadableProject e) {
+          LOG.warn("a pack without a name cannot be read: {}", e.getMessage());
+        }
+      }
+    }
+    found.sort(Comparator.comparing(Unnamed::at).reversed());
+    return found;
+  }
+
+  /** Puts a pack aside for a month. */
+  Path throwAway(Path file) throws IOException {
+    Files.createDirectories(thrown);
+    return Files.move(
+        file, thrown.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
+  }
+
+  /** Takes a pack back that was thrown away. */
+  Path bringBack(Path file) throws IOException {
+    return Files.move(file, folder.resolve(file.getFileName()));
+  }
+
+  /** Removes what was thrown away long ago. */
+  void clear(Instant now) {
+    for (Path file : files(thrown)) {
+      try {
+        if (Files.getLastModifiedTime(file).toInstant().isBefore(now.minus(THROWN_STAY))) {
+          Files.deleteIfExists(file);
+        }
+      } catch (IOException e) {
+        LOG.warn("{} cannot be removed", file.getFileName());
+      }
+    }
+  }
+
+  private static List<Path> files(Path in) {
+    if (!Files.isDirectory(in)) {
+      return List.of();
+    }
+    try (var files = Files.list(in)) {
+      return files.filter(f -> f.toString().endsWith(ProjectFile.EXTENSION)).toList();
+    } catch (IOException e) {
+      LOG.warn("{} cannot be read", in);
+      return List.of();
+    }
+  }
+}
