@@ -93,7 +93,7 @@ class FittingTest extends AtTheDesk {
         .moveTo(onScreen(place(last)))
         .release(MouseButton.PRIMARY);
     desk.settle();
-    assertThat(layout().arrangement().attempted().orElseThrow().group()[first]).isEqualTo(9);
+    assertThat(layout().arrangement().attempted().orElseThrow().at(first)).isEqualTo(9);
     desk.press("#undo");
     desk.until(() -> desk.text("#answer").startsWith("10S4P fits"));
     assertThat(layout().arrangement().attempted().orElseThrow().group()).isEqualTo(before);
@@ -147,7 +147,7 @@ class FittingTest extends AtTheDesk {
         .moveTo(onLowerFace(place(b)))
         .release(MouseButton.PRIMARY);
     desk.settle();
-    assertThat(layout().arrangement().attempted().orElseThrow().group()[a]).isEqualTo(4);
+    assertThat(layout().arrangement().attempted().orElseThrow().at(a)).isEqualTo(4);
     desk.press("#undo");
     desk.until(() -> desk.text("#answer").startsWith("13S6P fits"));
     desk.view(Station.FIT, "strips");

@@ -4,8 +4,8 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
- * Runs the measurements: {@code start}, {@code edit}, {@code sheet}, {@code log}, {@code models},
- * {@code fit}; all without a name.
+ * Runs the measurements: {@code start}, {@code edit}, {@code sheet}, {@code log}, {@code store},
+ * {@code kill}, {@code models}, {@code fit}; all without a name.
  */
 public final class Main {
   private Main() {}
@@ -23,6 +23,12 @@ public final class Main {
     }
     if (which.equals("log") || which.equals("all")) {
       new Runner(new OptionsBuilder().include(LogBench.class.getName()).build()).run();
+    }
+    if (which.equals("store") || which.equals("all")) {
+      StoreBench.run();
+    }
+    if (which.equals("kill") || which.equals("all")) {
+      KillBench.run(args.length > 1 ? Integer.parseInt(args[1]) : 500);
     }
     if (which.equals("models") || which.equals("all")) {
       new Runner(new OptionsBuilder().include(ModelBench.class.getName()).build()).run();

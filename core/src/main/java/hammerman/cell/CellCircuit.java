@@ -1,6 +1,7 @@
 package hammerman.cell;
 
 import hammerman.numeric.MonotoneCubic;
+import hammerman.unit.Reference;
 
 /**
  * The equivalent circuit of one cell: open-circuit voltage, a series resistance and two RC
@@ -28,7 +29,6 @@ public final class CellCircuit {
   public static final double TAU2 = 300;
 
   private static final double GAS_CONSTANT = 8.314462618;
-  private static final double REFERENCE = 298.15;
 
   /** Resistance by state of charge; typical for the class. */
   private static final MonotoneCubic BY_SOC =
@@ -39,7 +39,7 @@ public final class CellCircuit {
   /** Capacity by temperature (K); typical for the class. */
   private static final MonotoneCubic CAPACITY =
       new MonotoneCubic(
-          new double[] {253.15, 263.15, 273.15, 283.15, 298.15, 318.15},
+          new double[] {253.15, 263.15, 273.15, 283.15, Reference.ROOM, 318.15},
           new double[] {0.75, 0.86, 0.93, 0.97, 1.00, 1.01});
 
   private final CellType type;
@@ -89,7 +89,7 @@ public final class CellCircuit {
   public double temperatureFactor(double kelvin) {
     double clamped = Math.clamp(kelvin, 243.15, 353.15);
     return Math.exp(
-        type.chemistry().activationEnergy() / GAS_CONSTANT * (1 / clamped - 1 / REFERENCE));
+        type.chemistry().activationEnergy() / GAS_CONSTANT * (1 / clamped - 1 / Reference.ROOM));
   }
 
   /** Returns the resistance factor of a state of charge, 1 in the middle. */

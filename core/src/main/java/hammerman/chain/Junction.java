@@ -6,6 +6,7 @@ import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
+import hammerman.unit.Reference;
 import java.util.Optional;
 
 /**
@@ -20,7 +21,6 @@ import java.util.Optional;
  */
 public record Junction(
     SecondPack second, double first, double other, double resistance, double limit) {
-  private static final double ROOM = 298.15;
 
   /** Returns the junction of a design with a second pack. */
   public static Optional<Junction> of(Chain chain) {
@@ -40,8 +40,8 @@ public record Junction(
             other,
             ohmic(chain.path().assembly(), second.firstSoc())
                 + ohmic(Assembly.estimated(b), second.soc())
-                + design.guard().own(ROOM)
-                + second.guard().own(ROOM),
+                + design.guard().own(Reference.ROOM)
+                + second.guard().own(Reference.ROOM),
             first > other ? most(b) : most(a)));
   }
 
@@ -51,8 +51,8 @@ public record Junction(
 
   private static double ohmic(Assembly assembly, double soc) {
     Pack pack = assembly.pack();
-    return pack.series() * new CellCircuit(pack.cell()).ohmic(soc, ROOM) / pack.parallel()
-        + assembly.stripResistance(ROOM);
+    return pack.series() * new CellCircuit(pack.cell()).ohmic(soc, Reference.ROOM) / pack.parallel()
+        + assembly.stripResistance(Reference.ROOM);
   }
 
   private static double most(Pack pack) {

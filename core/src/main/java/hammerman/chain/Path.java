@@ -2,6 +2,7 @@ package hammerman.chain;
 
 import hammerman.cell.CellCircuit;
 import hammerman.design.Design;
+import hammerman.numeric.Source;
 import hammerman.pack.Assembly;
 
 /**
@@ -66,7 +67,6 @@ public record Path(Design design, CellCircuit circuit, Assembly assembly) {
   public double currentFor(double watts, double soc, double kelvin) {
     double e = openCircuit(soc);
     double r = cells(soc, kelvin, Settling.TEN_SECONDS) + outside(kelvin);
-    double root = e * e - 4 * r * watts;
-    return root < 0 ? e / (2 * r) : 2 * watts / (e + Math.sqrt(root));
+    return Source.currentAtMost(e, r, watts);
   }
 }

@@ -6,6 +6,7 @@ import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.guard.Guard;
+import hammerman.numeric.Source;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import java.util.List;
@@ -156,26 +157,25 @@ public record Supply(List<Branch> branches, @Nullable Joining joining) {
     double e1 = first().openCircuit(soc);
     double r1 = first().resistance(soc, kelvin, Settling.TEN_SECONDS);
     if (joining == null) {
-      return current(watts, e1, r1 + outer);
+      return Source.currentAtMost(e1, r1 + outer, watts);
     }
     double e2 = branches.get(1).openCircuit(soc);
     double r2 = branches.get(1).resistance(soc, kelvin, Settling.TEN_SECONDS);
-    double both = current(watts, (e1 * r2 + e2 * r1) / (r1 + r2), r1 * r2 / (r1 + r2) + outer);
+    double both =
+        Source.currentAtMost((e1 * r2 + e2 * r1) / (r1 + r2), r1 * r2 / (r1 + r2) + outer, watts);
     return switch (joining) {
-      case SERIES -> current(watts, e1 + e2, r1 + r2 + outer);
+      case SERIES -> Source.currentAtMost(e1 + e2, r1 + r2 + outer, watts);
       case PARALLEL -> both;
       case DIODES -> {
         double i = (e1 - e2 + both * r2) / (r1 + r2);
         yield i < 0 || i > both
-            ? current(watts, Math.max(e1, e2), (e1 > e2 ? r1 : r2) + outer)
+            ? Source.currentAtMost(Math.max(e1, e2), (e1 > e2 ? r1 : r2) + outer, watts)
             : both;
       }
-      case SWITCH_OVER -> Math.max(current(watts, e1, r1 + outer), current(watts, e2, r2 + outer));
+      case SWITCH_OVER ->
+          Math.max(
+              Source.currentAtMost(e1, r1 + outer, watts),
+              Source.currentAtMost(e2, r2 + outer, watts));
     };
-  }
-
-  private static double current(double watts, double e, double r) {
-    double root = e * e - 4 * r * watts;
-    return root < 0 ? e / (2 * r) : 2 * watts / (e + Math.sqrt(root));
   }
 }

@@ -1,6 +1,7 @@
 package hammerman.circuit;
 
 import hammerman.cell.Chemistry;
+import hammerman.unit.Reference;
 
 /**
  * What cells of a chemistry can have; wide, typical of datasheets of the class. A figure outside is
@@ -28,6 +29,6 @@ record ChemistryBounds(
 
   /** Returns the share lost each second at a temperature (K). */
   double lossRate(double kelvin) {
-    return selfDischarge / (30 * 86400.0) * Math.pow(2, (kelvin - 298.15) / 10);
+    return selfDischarge / (30 * 86400.0) * Math.pow(2, (kelvin - Reference.ROOM) / 10);
   }
 }

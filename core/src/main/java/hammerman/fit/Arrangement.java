@@ -86,7 +86,7 @@ public record Arrangement(
         .ifPresent(
             g -> {
               for (int k = 0; k < held.length; k++) {
-                held[k] = plan.locked().contains(g.group()[k]) ? g.group()[k] : -1;
+                held[k] = plan.locked().contains(g.at(k)) ? g.at(k) : -1;
               }
             });
     int[] none = new int[held.length];

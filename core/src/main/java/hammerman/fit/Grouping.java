@@ -33,6 +33,27 @@ public record Grouping(int[] group, int series, int parallel) {
   /** Groups fewer than its places allow that a sheet is tried with, before giving up. */
   private static final int FEWER = 2;
 
+  public Grouping {
+    // Arrangements are shared; nobody may change one through its array.
+    group = group.clone();
+  }
+
+  /** Returns a copy of the group of each place. */
+  @Override
+  public int[] group() {
+    return group.clone();
+  }
+
+  /** Returns the group of a place, from 0; -1 if it is left empty. */
+  public int at(int place) {
+    return group[place];
+  }
+
+  /** Returns the number of places, used or not. */
+  public int places() {
+    return group.length;
+  }
+
   /** What came of it: a grouping, or why there is none. */
   public sealed interface Result {
     /** Groups were found. */

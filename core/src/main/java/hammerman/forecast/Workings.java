@@ -19,6 +19,7 @@ import hammerman.guard.Fuse;
 import hammerman.guard.FuseClass;
 import hammerman.pack.Pack;
 import hammerman.unit.Figures;
+import hammerman.unit.Reference;
 import hammerman.unit.Unit;
 import java.util.List;
 
@@ -226,7 +227,7 @@ public final class Workings {
 
   private static Derivation shortCircuit(Forecast f) {
     Chain c = f.chain();
-    double room = 298.15;
+    double room = Reference.ROOM;
     return new Derivation(
         "Short-circuit current",
         Figures.of(c.shortCircuitCurrent(), Unit.KILOAMPERE),

@@ -70,7 +70,7 @@ public record WarmLayout(
 
   /** Heat of each cell over the pack's current squared, Ω. */
   private double[] cellShares() {
-    double[] share = new double[grouping.group().length];
+    double[] share = new double[grouping.places()];
     for (int k = 0; k < share.length; k++) {
       double i = network.cellCurrents()[k] / network.current();
       share[k] = i * i * resistance;
@@ -80,11 +80,11 @@ public record WarmLayout(
 
   /** Heat of strips, links and contacts at each cell over the pack's current squared, Ω. */
   private double[] strapShares() {
-    double[] share = new double[grouping.group().length];
+    double[] share = new double[grouping.places()];
     double squared = network.current() * network.current();
     double contacts = network.contactHeat() / (grouping.series() * grouping.parallel()) / squared;
     for (int k = 0; k < share.length; k++) {
-      share[k] = grouping.group()[k] < 0 ? 0 : contacts;
+      share[k] = grouping.at(k) < 0 ? 0 : contacts;
     }
     network.segments().forEach(s -> settle(share, s, squared));
     network.links().forEach(s -> settle(share, s, squared));

@@ -181,7 +181,7 @@ public record Network(
       this.cellResistance = cellResistance;
       this.branchConductance = 1 / (cellResistance + 2 * led.joint().contact());
       this.kelvin = kelvin;
-      position = new int[grouping.group().length];
+      position = new int[grouping.places()];
       order = new int[grouping.series() * grouping.parallel()];
       int n = 0;
       for (int g = 0; g < grouping.series(); g++) {
@@ -284,7 +284,7 @@ public record Network(
     }
 
     private Network result(double current, double[] v, double[] injected, int reference) {
-      double[] cell = new double[grouping.group().length];
+      double[] cell = new double[grouping.places()];
       double[] balance = injected.clone();
       double contacts = 0;
       for (int k = 0; k < cells; k++) {

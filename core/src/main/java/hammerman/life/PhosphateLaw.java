@@ -1,6 +1,7 @@
 package hammerman.life;
 
 import hammerman.numeric.MonotoneCubic;
+import hammerman.unit.Reference;
 
 /**
  * Ageing of LFP. Cycle part: J. Wang et al., J. Power Sources 196 (2011) 3942, loss % = B
@@ -25,7 +26,7 @@ record PhosphateLaw() implements AgeingLaw {
   /** k √(1 day). */
   @Override
   public double calendarRate(Conditions.Rest rest) {
-    double warmth = Math.exp(-17126 / 8.314 * (1 / rest.temperature() - 1 / 298.15));
+    double warmth = Math.exp(-17126 / 8.314 * (1 / rest.temperature() - 1 / Reference.ROOM));
     double charge = 2.8575 * Math.pow(rest.soc() - 0.5, 3) + 0.60225;
     return 1.2571e-5 * warmth * charge * Math.sqrt(86400);
   }

@@ -1,9 +1,13 @@
 package hammerman.numeric;
 
 import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.analysis.solvers.BisectionSolver;
 
 /** Finds where a continuous function crosses zero between two ends of opposite sign. */
 public final class Root {
+  /** More halvings than a double has bits. */
+  private static final int MOST_STEPS = 2200;
+
   private Root() {}
 
   /**
@@ -15,25 +19,13 @@ public final class Root {
    * @param tolerance width at which to stop, in the argument's unit
    */
   public static double bisect(DoubleUnaryOperator f, double low, double high, double tolerance) {
-    double a = low;
-    double b = high;
-    double fa = f.applyAsDouble(a);
-    double fb = f.applyAsDouble(b);
-    if (fa * fb > 0) {
-      return Math.abs(fa) < Math.abs(fb) ? a : b;
+    double atLow = f.applyAsDouble(low);
+    double atHigh = f.applyAsDouble(high);
+    if (atLow * atHigh > 0) {
+      return Math.abs(atLow) < Math.abs(atHigh) ? low : high;
     }
-    boolean rising = fa < fb;
-    while (b - a > tolerance) {
-      double middle = 0.5 * (a + b);
-      if (middle == a || middle == b) {
-        break;
-      }
-      if (f.applyAsDouble(middle) < 0 == rising) {
-        a = middle;
-      } else {
-        b = middle;
-      }
-    }
-    return 0.5 * (a + b);
+    double finest = 4 * Math.ulp(Math.max(Math.abs(low), Math.abs(high)));
+    return new BisectionSolver(Math.max(tolerance, finest))
+        .solve(MOST_STEPS, f::applyAsDouble, low, high);
   }
 }

@@ -2,6 +2,7 @@ package hammerman.readymade;
 
 import hammerman.cell.CellCircuit;
 import hammerman.numeric.Root;
+import hammerman.unit.Reference;
 import java.util.Arrays;
 import java.util.OptionalDouble;
 
@@ -35,7 +36,6 @@ public record StartRun(
   private static final double STEP = 2e-3;
   private static final double LONGEST = 60;
   private static final int EVERY = 5;
-  private static final double ROOM = 298.15;
 
   /** Share of the trip current that a cap keeps to. */
   private static final double CAP_SHARE = 0.95;
@@ -52,7 +52,7 @@ public record StartRun(
   public static StartRun of(ReadyMade battery, HardStart start, double soc) {
     CellCircuit circuit = new CellCircuit(battery.cell());
     double source = battery.series() * circuit.openCircuit(soc);
-    double inner = battery.series() * circuit.r10(soc, ROOM) / battery.parallel();
+    double inner = battery.series() * circuit.r10(soc, Reference.ROOM) / battery.parallel();
     int n = (int) (LONGEST / STEP);
     double[] time = new double[n / EVERY + 2];
     double[] current = new double[n / EVERY + 2];

@@ -1,6 +1,7 @@
 package hammerman.simulation;
 
 import hammerman.cell.CellCircuit;
+import hammerman.numeric.Source;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 
@@ -109,10 +110,7 @@ final class UniformPack {
 
   /** Current that gives a power at the machine, A; NaN when the pack cannot deliver it. */
   double currentForPower(double watts) {
-    double e = innerVoltage();
-    double r = pathResistance();
-    double root = e * e - 4 * r * watts;
-    return root < 0 ? Double.NaN : 2 * watts / (e + Math.sqrt(root));
+    return Source.current(innerVoltage(), pathResistance(), watts);
   }
 
   /** Greatest power at the machine's terminals, W. */

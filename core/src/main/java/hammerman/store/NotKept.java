@@ -25,7 +25,8 @@ public final class NotKept extends IOException {
     OTHER
   }
 
-  NotKept(Reason reason, String message) {
+  /** Says why something was not kept, in a sentence or two. */
+  public NotKept(Reason reason, String message) {
     super(message);
     this.reason = reason;
     this.message = message;

@@ -244,6 +244,11 @@ public final class ProjectStore implements AutoCloseable {
     return database.reading(() -> database.number("SELECT max(id) FROM state"));
   }
 
+  /** Returns the number of the state that is worked on. */
+  public long presentState() throws NotKept {
+    return database.reading(() -> database.number("SELECT state FROM present"));
+  }
+
   /** Returns a state by its number. */
   public DesignState state(long id) throws NotKept {
     return database

@@ -83,18 +83,10 @@ public final class RunBook {
    * Ends a run; from now on it is shown.
    *
    * @param samples how many it has
-   * @param sourceHash SHA-256 of the file it came from, hex; empty if none
    */
-  public void finish(long run, long samples, String sourceHash) throws NotKept {
+  public void finish(long run, long samples) throws NotKept {
     store.change(
-        () ->
-            store
-                .database()
-                .update(
-                    "UPDATE run SET samples = ?, source_hash = ? WHERE id = ?",
-                    samples,
-                    sourceHash,
-                    run));
+        () -> store.database().update("UPDATE run SET samples = ? WHERE id = ?", samples, run));
   }
 
   /** Removes runs whose log never came to its end. */

@@ -8,6 +8,7 @@ import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
@@ -46,13 +47,47 @@ public final class Telemetry {
   public static Optional<Telemetry> read(
       TableFile table, Mapping mapping, DoubleConsumer progress, BooleanSupplier cancelled)
       throws UnreadableTable {
+    return read(table, mapping, (line, fields) -> {}, progress, cancelled);
+  }
+
+  /**
+   * Reads a log, and hands every row on as it is.
+   *
+   * @param also takes every row, before it is judged
+   * @see #read(TableFile, Mapping, DoubleConsumer, BooleanSupplier)
+   */
+  public static Optional<Telemetry> read(
+      TableFile table,
+      Mapping mapping,
+      TableFile.RowTaker also,
+      DoubleConsumer progress,
+      BooleanSupplier cancelled)
+      throws UnreadableTable {
     String name = String.valueOf(table.file().getFileName());
     check(name, mapping);
     Collector rows = new Collector(table, mapping);
-    if (!table.rows(rows, progress, cancelled)) {
-      return Optional.empty();
-    }
-    return Optional.of(made(name, rows));
+    boolean whole =
+        table.rows(
+            (line, fields) -> {
+              also.take(line, fields);
+              rows.take(line, fields);
+            },
+            progress,
+            cancelled);
+    return whole ? Optional.of(made(name, rows)) : Optional.empty();
+  }
+
+  /** Returns the time that a row of a log says, s; NaN if it says none. */
+  public static double time(TableFile table, Mapping mapping, List<String> fields) {
+    return mapping
+        .source(Quantity.TIME)
+        .map(
+            s -> {
+              int at = table.indexOf(s.column());
+              return Clock.seconds(
+                  at >= 0 && at < fields.size() ? fields.get(at) : "", s.unit(), table);
+            })
+        .orElse(Double.NaN);
   }
 
   private static void check(String name, Mapping mapping) throws UnreadableTable {
@@ -246,7 +281,7 @@ public final class Telemetry {
     }
 
     @Override
-    public void take(long line, java.util.List<String> fields) {
+    public void take(long line, List<String> fields) {
       double time = Clock.seconds(field(fields, Quantity.TIME), unit(Quantity.TIME), table);
       double current = value(fields, Quantity.CURRENT);
       double power = value(fields, Quantity.POWER);
@@ -276,12 +311,12 @@ public final class Telemetry {
       return units[q.ordinal()];
     }
 
-    private String field(java.util.List<String> fields, Quantity q) {
+    private String field(List<String> fields, Quantity q) {
       int at = columns[q.ordinal()];
       return at >= 0 && at < fields.size() ? fields.get(at) : "";
     }
 
-    private double value(java.util.List<String> fields, Quantity q) {
+    private double value(List<String> fields, Quantity q) {
       return columns[q.ordinal()] < 0 ? Double.NaN : unit(q).toCore(table.number(field(fields, q)));
     }
 

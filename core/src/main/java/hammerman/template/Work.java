@@ -37,7 +37,7 @@ public record Work(String name, Pack pack, Layout.Solved solved, List<Plate> pla
   }
 
   int group(int place) {
-    return solved.grouping().group()[place];
+    return solved.grouping().at(place);
   }
 
   /** Whether the positive end of a group's cells is on the upper face. */

@@ -174,7 +174,7 @@ class GroupingTest {
     Arrangement moved = Arrangement.of(plan.arranged(before.exchanged(a, b)), pack);
     assertThat(moved.faults()).anyMatch(f -> f.contains("in pieces"));
     assertThat(moved.grouping()).isEmpty();
-    assertThat(moved.attempted().orElseThrow().group()[a]).isEqualTo(12);
+    assertThat(moved.attempted().orElseThrow().at(a)).isEqualTo(12);
     // Groups in each other's place no longer follow in order.
     Arrangement turned = Arrangement.of(plan.arranged(before.exchangedGroups(0, 12)), pack);
     assertThat(turned.faults()).anyMatch(f -> f.contains("do not touch"));

@@ -50,10 +50,10 @@ class PlanTest {
     Grouping g = grouping(plan);
     Random random = new Random(3);
     for (int k = 0; k < 200; k++) {
-      int a = random.nextInt(g.group().length);
-      int b = random.nextInt(g.group().length);
+      int a = random.nextInt(g.places());
+      int b = random.nextInt(g.places());
       Grouping there = g.exchanged(a, b);
-      assertThat(there.group()[a]).isEqualTo(g.group()[b]);
+      assertThat(there.at(a)).isEqualTo(g.at(b));
       assertThat(there.exchanged(a, b).group()).isEqualTo(g.group());
       for (int m = 0; m < 13; m++) {
         assertThat(there.members(m)).hasSize(6);

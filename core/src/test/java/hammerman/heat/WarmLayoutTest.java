@@ -158,11 +158,11 @@ class WarmLayoutTest {
 
   /** Heat of each place at 30 A: cell, its contacts, and half of every strip it sits under. */
   private static double[] heats(WarmLayout w) {
-    double[] heat = new double[w.grouping().group().length];
+    double[] heat = new double[w.grouping().places()];
     Network n = w.network().at(30);
     for (int k = 0; k < heat.length; k++) {
       heat[k] = n.cellCurrents()[k] * n.cellCurrents()[k] * R;
-      heat[k] += w.grouping().group()[k] < 0 ? 0 : n.contactHeat() / 60;
+      heat[k] += w.grouping().at(k) < 0 ? 0 : n.contactHeat() / 60;
     }
     for (Network.Segment s : n.segments()) {
       heat[s.from()] += s.heat() / 2;

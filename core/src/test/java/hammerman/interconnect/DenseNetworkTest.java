@@ -71,11 +71,11 @@ class DenseNetworkTest {
 
   /** Node of a place: its negative end if the plate is that of its group, else its positive. */
   private static int node(Grouping g, int place, int plate) {
-    return 2 * place + (g.group()[place] == plate ? 0 : 1);
+    return 2 * place + (g.at(place) == plate ? 0 : 1);
   }
 
   private static double[] dense(Conductors led, Grouping g, Network n) {
-    int nodes = 2 * g.group().length;
+    int nodes = 2 * g.places();
     DMatrixRMaj y = new DMatrixRMaj(nodes, nodes);
     DMatrixRMaj i = new DMatrixRMaj(nodes, 1);
     for (Network.Segment s : n.segments()) {
@@ -83,12 +83,12 @@ class DenseNetworkTest {
     }
     for (Network.Segment s : n.links()) {
       // A link goes from the positive end of one group to the negative end of the next.
-      boolean forward = g.group()[s.from()] < g.group()[s.to()];
+      boolean forward = g.at(s.from()) < g.at(s.to());
       join(y, 2 * s.from() + (forward ? 1 : 0), 2 * s.to() + (forward ? 0 : 1), s);
     }
     double branch = 1 / (R + 2 * led.joint().contact());
-    for (int k = 0; k < g.group().length; k++) {
-      if (g.group()[k] >= 0) {
+    for (int k = 0; k < g.places(); k++) {
+      if (g.at(k) >= 0) {
         add(y, 2 * k, 2 * k + 1, branch);
         i.add(2 * k + 1, 0, 1.0 * branch);
         i.add(2 * k, 0, -1.0 * branch);
@@ -101,7 +101,7 @@ class DenseNetworkTest {
     }
     int reference = 2 * g.members(0)[0];
     for (int k = 0; k < nodes; k++) {
-      boolean used = g.group()[k / 2] >= 0;
+      boolean used = g.at(k / 2) >= 0;
       if (k == reference || !used) {
         for (int m = 0; m < nodes; m++) {
           y.set(k, m, 0);
@@ -112,9 +112,9 @@ class DenseNetworkTest {
     }
     DMatrixRMaj v = new DMatrixRMaj(nodes, 1);
     assertThat(CommonOps_DDRM.solve(y, i, v)).isTrue();
-    double[] currents = new double[g.group().length];
+    double[] currents = new double[g.places()];
     for (int k = 0; k < currents.length; k++) {
-      if (g.group()[k] >= 0) {
+      if (g.at(k) >= 0) {
         currents[k] = (1 - (v.get(2 * k + 1, 0) - v.get(2 * k, 0))) * branch;
       }
     }
@@ -123,8 +123,8 @@ class DenseNetworkTest {
 
   /** Current that leaves at each node: all of it, at the take-offs of the end groups only. */
   private static double[] leftOver(Grouping g, Network n) {
-    double[] left = new double[2 * g.group().length];
-    for (int k = 0; k < g.group().length; k++) {
+    double[] left = new double[2 * g.places()];
+    for (int k = 0; k < g.places(); k++) {
       left[2 * k] -= n.cellCurrents()[k];
       left[2 * k + 1] += n.cellCurrents()[k];
     }
@@ -133,14 +133,14 @@ class DenseNetworkTest {
       left[node(g, s.to(), s.plate())] += s.current();
     }
     for (Network.Segment s : n.links()) {
-      boolean forward = g.group()[s.from()] < g.group()[s.to()];
+      boolean forward = g.at(s.from()) < g.at(s.to());
       left[2 * s.from() + (forward ? 1 : 0)] -= s.current();
       left[2 * s.to() + (forward ? 0 : 1)] += s.current();
     }
     double out = 0;
     double in = 0;
     for (int k = 0; k < left.length; k++) {
-      int group = g.group()[k / 2];
+      int group = g.at(k / 2);
       boolean positive = k % 2 == 1 && group == g.series() - 1;
       boolean negative = k % 2 == 0 && group == 0;
       out += positive ? left[k] : 0;

@@ -182,8 +182,8 @@ class NetworkTest {
     List<Plate> plates = Plate.of(a.placing(), solve(a, TakeOff.ONE_CELL));
     assertThat(plates).extracting(Plate::number).hasSize(14);
     for (Plate p : plates) {
-      for (int k = 0; k < g.group().length; k++) {
-        int group = g.group()[k];
+      for (int k = 0; k < g.places(); k++) {
+        int group = g.at(k);
         boolean joined = group >= 0 && (group == p.number() || group + 1 == p.number());
         if (group >= 0) {
           assertThat(Shapes.distance(p, a.placing().places().get(k)))

@@ -150,7 +150,7 @@ class RecordsTest {
     }
     assertThat(book.count()).as("not shown before it is whole").isZero();
     writer.finish();
-    book.finish(id, writer.samples(), "");
+    book.finish(id, writer.samples());
     assertThat(book.samples(id)).isEqualTo(n);
     assertThat(book.runs(0, 5).getFirst().value()).isEqualTo(run);
     assertThat(book.raw(id, 1, 12_345, 20_000)).hasSize(20_000).startsWith(wave(12_345));
@@ -197,7 +197,7 @@ class RecordsTest {
     assertThat(book.count()).isZero();
     assertThat(store.database().number("SELECT count(*) FROM block")).isZero();
     long good = book.begin(run, null, NOON);
-    book.finish(good, 0, "");
+    book.finish(good, 0);
     book.removeUnfinished();
     book.strike(good, new Strike(NOON, "the clock was wrong"));
     assertThat(book.runs(0, 1).getFirst().counts()).isFalse();

@@ -67,7 +67,7 @@ public final class Form {
     this.station = station;
     this.labelWidth = labelWidth;
     this.fieldWidth = fieldWidth;
-    session.projectProperty().addListener((o, was, is) -> followers.forEach(f -> f.accept(is)));
+    Following.follow(column, session.projectProperty(), p -> followers.forEach(f -> f.accept(p)));
   }
 
   /** Returns the column to put on a page. */

@@ -1,6 +1,7 @@
 package hammerman.app.control;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
@@ -54,6 +55,11 @@ public final class Views extends VBox {
     shown = id;
     place.getChildren().setAll(view.node());
     view.onShow().run();
+  }
+
+  /** Returns the ids of the views, in their order. */
+  public List<String> ids() {
+    return List.copyOf(views.keySet());
   }
 
   /** Whether a view is the one shown. */

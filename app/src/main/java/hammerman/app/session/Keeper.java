@@ -3,6 +3,7 @@ package hammerman.app.session;
 import hammerman.finding.Station;
 import hammerman.project.Project;
 import hammerman.project.UnreadableProject;
+import hammerman.record.Run;
 import hammerman.store.DesignChange;
 import hammerman.store.DesignState;
 import hammerman.store.InUse;
@@ -29,6 +30,8 @@ import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.jspecify.annotations.Nullable;
@@ -53,6 +56,8 @@ public final class Keeper {
   private final ReadOnlyObjectWrapper<List<Mark>> marks =
       new ReadOnlyObjectWrapper<>(this, "marks", List.of());
 
+  private final ReadOnlyLongWrapper records = new ReadOnlyLongWrapper(this, "records", 0);
+
   /** Guarded by itself. */
   private final List<Supplier<DesignChange>> waiting = new ArrayList<>();
 
@@ -61,6 +66,7 @@ public final class Keeper {
   private @Nullable ProjectStore store;
   private boolean named;
   private @Nullable ScheduledFuture<?> again;
+  private long projects;
 
   /**
    * What was opened, before it is gone on with.
@@ -128,6 +134,11 @@ public final class Keeper {
     return kept.getReadOnlyProperty();
   }
 
+  /** Changes whenever the records of the project may have. */
+  public ReadOnlyLongProperty recordsProperty() {
+    return records.getReadOnlyProperty();
+  }
+
   /** The marks of the project, newest first. */
   public ReadOnlyObjectProperty<List<Mark>> marksProperty() {
     return marks.getReadOnlyProperty();
@@ -139,9 +150,10 @@ public final class Keeper {
    *
    * @param first its first state
    */
-  void begin(Supplier<DesignState> first) {
+  public void begin(Supplier<DesignState> first) {
     kept.set(Kept.NOWHERE);
     marks.set(List.of());
+    records.set(records.get() + 1);
     thread.execute(
         () -> {
           drain();
@@ -151,7 +163,7 @@ public final class Keeper {
   }
 
   /** Keeps a change of the design, written out on the keeper's thread. */
-  void keep(Supplier<DesignChange> change) {
+  public void keep(Supplier<DesignChange> change) {
     synchronized (waiting) {
       waiting.add(change);
     }
@@ -163,8 +175,9 @@ public final class Keeper {
    * Goes on with what was opened. Edits asked for before this belong to the project before, and are
    * still kept there.
    */
-  void take(Opened opened) {
+  public void take(Opened opened) {
     marks.set(opened.marks());
+    records.set(records.get() + 1);
     thread.execute(
         () -> {
           drain();
@@ -174,7 +187,7 @@ public final class Keeper {
   }
 
   /** Opens a file to work on it. */
-  void open(Path file, Consumer<Opened> done, Consumer<Trouble> failed) {
+  public void open(Path file, Consumer<Opened> done, Consumer<Trouble> failed) {
     attempt(
         () ->
             switch (ProjectFile.form(file)) {
@@ -211,7 +224,7 @@ public final class Keeper {
   }
 
   /** Goes on under a name of the builder's, which gives way if it is there. */
-  void nameAs(Path target, Consumer<Path> done, Consumer<Trouble> failed) {
+  public void nameAs(Path target, Consumer<Path> done, Consumer<Trouble> failed) {
     attempt(
         () -> {
           drain();
@@ -269,7 +282,18 @@ public final class Keeper {
     attempt(() -> unnamed.bringBack(thrown), done, failed);
   }
 
-  /** Reads or changes the records of the project; its file is made if it has none yet. */
+  /** Changes the records of the project; its file is made if it has none yet. */
+  public <T> void record(StoreWork<T> work, Consumer<T> done, Consumer<Trouble> failed) {
+    records(
+        work,
+        result -> {
+          records.set(records.get() + 1);
+          done.accept(result);
+        },
+        failed);
+  }
+
+  /** Reads the records of the project; its file is made if it has none yet. */
   public <T> void records(StoreWork<T> work, Consumer<T> done, Consumer<Trouble> failed) {
     attempt(
         () -> {
@@ -280,12 +304,40 @@ public final class Keeper {
         failed);
   }
 
-  /** Does the same from a thread that may wait: an import that goes on for a while. */
-  public <T> T recordsNow(StoreWork<T> work) throws NotKept {
+  /**
+   * Begins a run whose log comes in for a while; called, like the run's log, on a thread that may
+   * wait.
+   */
+  public RunLog beginRun(Run run) throws NotKept {
+    long[] project = {0};
+    long id =
+        now(
+            store -> {
+              project[0] = projects;
+              return store.runBook().begin(run, store.presentState(), clock.instant());
+            });
+    return new RunLog(
+        id,
+        work ->
+            now(
+                store -> {
+                  if (projects != project[0]) {
+                    throw new NotKept(
+                        NotKept.Reason.REFUSED,
+                        "Another project was opened while the log came in; it was not taken in.");
+                  }
+                  work.run(store);
+                  return true;
+                }),
+        () -> ui.execute(() -> records.set(records.get() + 1)));
+  }
+
+  private <T> T now(StoreWork<T> work) throws NotKept {
     CompletableFuture<T> answer = new CompletableFuture<>();
     thread.execute(
         () -> {
           try {
+            drain();
             answer.complete(work.run(present()));
           } catch (IOException | RuntimeException e) {
             answer.completeExceptionally(e);
@@ -302,7 +354,7 @@ public final class Keeper {
   }
 
   /** Ends the keeping: what is on its way is kept, the file is one file again. */
-  void close() {
+  public void close() {
     thread.execute(
         () -> {
           drain();
@@ -312,7 +364,7 @@ public final class Keeper {
   }
 
   /** Waits until all is kept and closed; for what follows the last window. */
-  void awaitClosed() throws InterruptedException {
+  public void awaitClosed() throws InterruptedException {
     if (!thread.awaitTermination(30, TimeUnit.SECONDS)) {
       LOG.warn("the project's file could not be closed in time");
     }
@@ -514,6 +566,7 @@ public final class Keeper {
     }
     base = null;
     named = false;
+    projects++;
   }
 
   private void tell(@Nullable String trouble, @Nullable Path file) {

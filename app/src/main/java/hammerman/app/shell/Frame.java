@@ -7,10 +7,12 @@ import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
 import hammerman.app.session.Workshop;
 import hammerman.app.station.Bench;
+import hammerman.app.station.Slice;
 import hammerman.app.station.StationView;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
+import hammerman.project.Project;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
 import hammerman.store.Mark;
@@ -107,7 +109,8 @@ public final class Frame {
     zoom = new Zoom(root, settings.number("scale", 1));
     root.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
     session.forecastProperty().addListener((o, was, is) -> show(is));
-    session.projectProperty().addListener((o, was, is) -> plate.show(is));
+    session.projectProperty().addListener((o, was, is) -> showProject(is));
+    session.keeper().recordsProperty().addListener((o, was, is) -> changed(Slice.RECORDS));
     session.undoableProperty().addListener((o, was, is) -> showUndoable());
     session.keeper().keptProperty().addListener((o, was, is) -> showKept(is));
     session.forecastTroubleProperty().addListener((o, was, is) -> showForecastTrouble(is));
@@ -207,6 +210,22 @@ public final class Frame {
     } catch (RuntimeException e) {
       LOG.error("the page of {} failed", current.page().station(), e);
       page.setContent(failure(e));
+    }
+  }
+
+  /** A change that leaves the design as it is makes no forecast, but is to be seen. */
+  private void showProject(Project project) {
+    plate.show(project);
+    Forecast forecast = session.forecastProperty().get();
+    if (project.design().equals(forecast.design())) {
+      rail.show(forecast);
+      changed(Slice.PROJECT);
+    }
+  }
+
+  private void changed(Slice slice) {
+    if (current.reads().contains(slice)) {
+      show(session.forecastProperty().get());
     }
   }
 

@@ -2,6 +2,7 @@ package hammerman.app.station;
 
 import hammerman.app.control.Views;
 import hammerman.finding.Station;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
@@ -41,6 +42,11 @@ public final class Page extends VBox {
   /** Returns the station that it is the page of. */
   public Station station() {
     return station;
+  }
+
+  /** Returns the ids of the page's views, in their order; empty if it has only one. */
+  public List<String> views() {
+    return views == null ? List.of() : views.ids();
   }
 
   /** Goes to one of the page's views by its id. */

@@ -3,6 +3,7 @@ package hammerman.app.station.cell;
 import hammerman.app.control.QuantityField;
 import hammerman.datasheet.DischargeCurve;
 import hammerman.unit.Figures;
+import hammerman.unit.Reference;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,7 +17,7 @@ final class CurveForm extends VBox {
   private final List<DischargeCurve> curves = new ArrayList<>();
   private final Label list = new Label();
   private double current = 1;
-  private double temperature = 298.15;
+  private double temperature = Reference.ROOM;
   private final QuantityField currentField =
       new QuantityField(
           "Curve current", Unit.AMPERE, false, v -> current = v == null ? current : v);

@@ -1,10 +1,12 @@
 package hammerman.app.station.duty;
 
 import hammerman.app.control.FigureView;
+import hammerman.app.control.Following;
 import hammerman.app.control.Views;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
+import hammerman.app.station.Slice;
 import hammerman.app.station.StationView;
 import hammerman.chain.Speeds;
 import hammerman.duty.Duty;
@@ -13,8 +15,10 @@ import hammerman.forecast.DutyWorkings;
 import hammerman.forecast.Forecast;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -29,6 +33,7 @@ public final class DutyStation implements StationView {
   private final Page page;
   private final Views views = new Views();
   private final TaskView task;
+  private final RunsView runs;
   private final List<SpeedFigure> speeds;
   private final VBox speedBox = new VBox(2);
 
@@ -38,6 +43,7 @@ public final class DutyStation implements StationView {
   public DutyStation(Bench bench) {
     Session session = bench.session();
     task = new TaskView(bench);
+    runs = new RunsView(session.keeper());
     speeds =
         List.of(
             speed(bench, "Unloaded, full", Speeds::full),
@@ -67,6 +73,7 @@ public final class DutyStation implements StationView {
             new VBox(12, beginning(session), forms, caution),
             () -> {})
         .add("Task", "task", task, () -> {})
+        .add("Runs", "runs", runs, runs::refresh)
         .add("Replaces a lead battery", "lead", new LeadView(session), () -> {});
     page = new Page(Station.DUTY, views);
   }
@@ -85,6 +92,9 @@ public final class DutyStation implements StationView {
   public void show(Forecast f) {
     Duty duty = f.design().duty();
     task.show(f);
+    if (views.isShown("runs")) {
+      runs.refresh();
+    }
     Optional<Speeds> known = Speeds.of(f.chain());
     speedBox.setVisible(known.isPresent());
     speedBox.setManaged(known.isPresent());
@@ -104,11 +114,18 @@ public final class DutyStation implements StationView {
   }
 
   @Override
+  public Set<Slice> reads() {
+    return EnumSet.allOf(Slice.class);
+  }
+
+  @Override
   public String help() {
     return """
     Read the machine's limits off its controller: the voltage at which it cuts out, the highest it \
     survives, the battery current at full effort and at most, and what it pushes back when braking. \
     Motor constant, reduction and wheel tell the speed that a voltage buys.
+
+    Runs lists the logs taken in; each is kept whole, with every channel, and drawn at any zoom.
 
     Then say in Task what one charge must do: so many hours at so many watts, a distance, a round of \
     segments repeated, or a log of a real run. A segment's power is typed, or worked out from its slope; \
@@ -142,8 +159,7 @@ public final class DutyStation implements StationView {
           card.setVisible(empty);
           card.setManaged(empty);
         };
-    session.projectProperty().addListener((o, was, is) -> follow.run());
-    follow.run();
+    Following.follow(card, session.projectProperty(), p -> follow.run());
     return card;
   }
 }

@@ -1,5 +1,6 @@
 package hammerman.app.station.duty;
 
+import hammerman.app.control.Following;
 import hammerman.app.control.Form;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
@@ -31,14 +32,14 @@ final class TaskView extends VBox {
   private final DutyTrace trace = new DutyTrace();
   private final RoundTable rounds;
   private final VBox beside = new VBox(6);
-  private final LogImport importer;
+  private final LogPanel importer;
   private final Map<TaskKind, ToggleButton> kinds = new EnumMap<>(TaskKind.class);
 
   TaskView(Bench bench) {
     super(8);
     session = bench.session();
     rounds = new RoundTable(bench);
-    importer = new LogImport(bench);
+    importer = new LogPanel(bench);
     ToggleGroup group = new ToggleGroup();
     HBox words = new HBox();
     for (TaskKind kind : TaskKind.values()) {
@@ -73,8 +74,7 @@ final class TaskView extends VBox {
     HBox lower = new HBox(24, beside, drawn);
     VBox.setVgrow(lower, Priority.ALWAYS);
     getChildren().addAll(top, rounds, importer, lower);
-    session.projectProperty().addListener((o, was, is) -> show(is.duty().task()));
-    show(session.project().duty().task());
+    Following.follow(this, session.projectProperty(), p -> show(p.duty().task()));
   }
 
   void show(Forecast f) {

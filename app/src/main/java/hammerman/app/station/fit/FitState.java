@@ -280,10 +280,7 @@ final class FitState {
   int group(int place) {
     return place < 0
         ? NONE
-        : layout()
-            .flatMap(l -> l.arrangement().attempted())
-            .map(g -> g.group()[place])
-            .orElse(NONE);
+        : layout().flatMap(l -> l.arrangement().attempted()).map(g -> g.at(place)).orElse(NONE);
   }
 
   /** Exchanges the cells of two places by hand. */

@@ -212,7 +212,7 @@ public final class FitStation implements StationView {
   /** Says in a line what a place holds. */
   private String words(Layout l, int k) {
     Grouping grouping = l.arrangement().attempted().orElse(null);
-    int g = grouping == null ? -1 : grouping.group()[k];
+    int g = grouping == null ? -1 : grouping.at(k);
     if (grouping == null || g < 0) {
       return "An empty place.";
     }

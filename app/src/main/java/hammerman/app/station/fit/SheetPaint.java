@@ -160,7 +160,7 @@ final class SheetPaint {
     Map<Look, List<Integer>> alike = new LinkedHashMap<>();
     for (int k = 0; k < placing.places().size(); k++) {
       if (seen(v, placing, k)) {
-        int g = grouping == null ? -1 : grouping.group()[k];
+        int g = grouping == null ? -1 : grouping.at(k);
         alike.computeIfAbsent(look(k, g, values[k], range), x -> new ArrayList<>()).add(k);
       }
     }
@@ -220,7 +220,7 @@ final class SheetPaint {
     boolean patched = state.overlay() == Overlay.STRIPS;
     Signs signs = new Signs(size * 0.27, placing.places().size());
     for (int k = 0; k < placing.places().size(); k++) {
-      int g = grouping.group()[k];
+      int g = grouping.at(k);
       if (g < 0 || !seen(v, placing, k)) {
         continue;
       }
@@ -282,7 +282,7 @@ final class SheetPaint {
               .map(
                   s -> {
                     for (int k = 0; k < none.length; k++) {
-                      boolean used = s.grouping().group()[k] >= 0;
+                      boolean used = s.grouping().at(k) >= 0;
                       none[k] = used ? s.network().cellCurrents()[k] : Double.NaN;
                     }
                     return none;

@@ -1,5 +1,7 @@
 package hammerman.app.station.stack;
 
+import hammerman.app.control.RecordTable;
+import hammerman.app.control.RecordTable.Column;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.cell.CellLibrary;
@@ -15,70 +17,59 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import javafx.application.Platform;
-import javafx.geometry.HPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.Slider;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** The search over every cell and count: a ranking, a scatter, and a press that makes a variant. */
 final class SearchView extends VBox {
-  private static final int ROWS = 11;
   private static final List<String> QUALITIES =
       List.of("Light", "Cheap", "Lasting", "Reserve", "Cool");
 
-  /** A column: its head, its text, and its order when its head is pressed. */
-  private record Column(
-      String head, double width, Function<Candidate, String> text, Comparator<Candidate> order) {}
-
-  private static final List<Column> COLUMNS =
+  private static final List<Column<Candidate>> COLUMNS =
       List.of(
-          new Column(
-              "Cell",
-              190,
-              c -> c.design().pack().cell().name(),
-              Comparator.comparing(c -> c.design().pack().cell().name())),
-          new Column(
+          Column.words(
+              "Cell", 190, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
+          Column.figures(
               "Counts",
               74,
               Candidate::counts,
               Comparator.comparingInt(c -> c.design().pack().cells())),
-          new Column(
+          Column.figures(
               "Wh",
               74,
               c -> Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
               Comparator.comparingDouble(c -> -c.design().pack().energy())),
-          new Column(
+          Column.figures(
               "kg", 74, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
-          new Column(
+          Column.figures(
               "Cost",
               74,
               c -> Figures.fixed(c.cost(), 0),
               Comparator.comparingDouble(Candidate::cost)),
-          new Column(
+          Column.figures(
               "Years",
               74,
               c -> Figures.fixed(c.years(), 1),
               Comparator.comparingDouble(c -> -c.years())),
-          new Column(
+          Column.figures(
               "Left",
               74,
               c -> Figures.of(c.margin(), Unit.PERCENT, 0),
               Comparator.comparingDouble(c -> -c.margin())),
-          new Column(
+          Column.figures(
               "Hottest",
               74,
               c -> Figures.of(c.peakTemperature(), Unit.CELSIUS, 0),
               Comparator.comparingDouble(Candidate::peakTemperature)),
-          new Column(
+          Column.figures(
               "Sag to",
               74,
               c -> Figures.of(c.sag(), Unit.VOLT, 1),
@@ -88,13 +79,12 @@ final class SearchView extends VBox {
   private final Consumer<Search> found;
   private final Latest searching = new Latest("search");
   private final List<Slider> weights = new ArrayList<>();
-  private final GridPane head = line();
-  private final VBox rows = new VBox();
+  private final RecordTable<Candidate> table =
+      new RecordTable<>("search-rows", "what serves the duty", "Nothing found yet.", COLUMNS);
   private final Label words = new Label();
   private final ProgressBar progress = new ProgressBar(0);
   private final Button cancel = new Button("Cancel");
   private final SearchScatter scatter = new SearchScatter();
-  private Comparator<Candidate> order = Comparator.comparingDouble(Candidate::score);
   private @Nullable Search result;
   private @Nullable Design searched;
 
@@ -119,26 +109,30 @@ final class SearchView extends VBox {
     cancel.setOnAction(e -> cancel());
     HBox top = new HBox(12, by, choose, progress, cancel);
     top.setStyle("-fx-alignment: center-left;");
-    for (int c = 0; c < COLUMNS.size(); c++) {
-      Column column = COLUMNS.get(c);
-      Button b = new Button(column.head());
-      b.getStyleClass().setAll("column-head");
-      b.setAccessibleText("Sort by " + column.head());
-      b.setId("search-sort-" + c);
-      b.setOnAction(
-          e -> {
-            order = column.order();
-            fill();
-          });
-      GridPane.setHalignment(b, c == 0 ? HPos.LEFT : HPos.RIGHT);
-      head.add(b, c, 0);
-    }
-    head.setStyle("-fx-padding: 0 9 0 9;");
     words.getStyleClass().add("answer");
     words.setId("search-found");
-    rows.setId("search-rows");
+    Button make = new Button("Make it a variant");
+    make.setId("make-variant");
+    make.getStyleClass().addAll("plain", "small");
+    make.setMinWidth(Button.USE_PREF_SIZE);
+    make.setOnAction(
+        e -> {
+          Candidate chosen = table.chosenProperty().get();
+          if (chosen != null) {
+            makeVariant(session, chosen);
+          }
+        });
+    make.disableProperty().bind(table.chosenProperty().isNull());
+    table.onAct(c -> makeVariant(session, c));
+    table.setMinHeight(150);
+    VBox.setVgrow(table, Priority.ALWAYS);
     VBox.setVgrow(scatter, Priority.ALWAYS);
-    getChildren().addAll(top, words, head, rows, scatter);
+    scatter.setPrefHeight(190);
+    Region spring = new Region();
+    HBox.setHgrow(spring, Priority.ALWAYS);
+    HBox said = new HBox(12, words, spring, make);
+    said.setStyle("-fx-alignment: center-left;");
+    getChildren().addAll(top, said, table, scatter);
   }
 
   private VBox weight(String quality) {
@@ -211,7 +205,6 @@ final class SearchView extends VBox {
   }
 
   private void rank() {
-    order = Comparator.comparingDouble(Candidate::score);
     if (result != null) {
       result = result.ranked(weights());
       fill();
@@ -232,31 +225,12 @@ final class SearchView extends VBox {
         search.candidates().isEmpty()
             ? "None of %d pairs serves the duty within its limits. Ease the mass, room or budget, or the duty."
                 .formatted(search.tried())
-            : "%d of %d pairs serve; ● nothing beats it in everything. Press one for a variant."
+            : "%d of %d pairs serve; ● nothing beats it in everything. Enter makes a variant."
                 .formatted(search.candidates().size(), search.tried()));
-    rows.getChildren()
-        .setAll(search.candidates().stream().sorted(order).limit(ROWS).map(this::row).toList());
+    table.show(
+        search.candidates().stream().sorted(Comparator.comparingDouble(Candidate::score)).toList());
     scatter.show(search.candidates());
     found.accept(search);
-  }
-
-  private Button row(Candidate c) {
-    GridPane line = line();
-    for (int k = 0; k < COLUMNS.size(); k++) {
-      String text = COLUMNS.get(k).text().apply(c);
-      Label label = new Label(k == 0 ? (c.best() ? "● " : "○ ") + text : text);
-      label.getStyleClass().add(k == 0 ? "name" : "data");
-      GridPane.setHalignment(label, k == 0 ? HPos.LEFT : HPos.RIGHT);
-      line.add(label, k, 0);
-    }
-    Button row = new Button();
-    row.setGraphic(line);
-    row.getStyleClass().setAll("cell-row", "tight");
-    row.setMaxWidth(Double.MAX_VALUE);
-    String name = name(c);
-    row.setAccessibleText("Make a variant of " + name);
-    row.setOnAction(e -> makeVariant(session, c));
-    return row;
   }
 
   static String name(Candidate c) {
@@ -266,13 +240,5 @@ final class SearchView extends VBox {
   static void makeVariant(Session session, Candidate c) {
     String name = name(c);
     session.edit("Variant " + name, Station.STACK, p -> p.plusVariant(name).withDesign(c.design()));
-  }
-
-  private static GridPane line() {
-    GridPane line = new GridPane();
-    for (Column column : COLUMNS) {
-      line.getColumnConstraints().add(new ColumnConstraints(column.width()));
-    }
-    return line;
   }
 }

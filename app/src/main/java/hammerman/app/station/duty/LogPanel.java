@@ -2,15 +2,17 @@ package hammerman.app.station.duty;
 
 import hammerman.app.control.FileAsk;
 import hammerman.app.job.Latest;
+import hammerman.app.session.RunLog;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.duty.Task;
 import hammerman.finding.Station;
+import hammerman.store.LogImport;
+import hammerman.store.NotKept;
 import hammerman.table.TableFile;
 import hammerman.table.UnreadableTable;
 import hammerman.telemetry.Mapping;
 import hammerman.telemetry.Quantity;
-import hammerman.telemetry.Telemetry;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import java.nio.file.Path;
@@ -32,10 +34,11 @@ import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Reads a log to be the duty: a small preview, which column is what, then the reading with its
- * progress. What was chosen for a set of columns is remembered.
+ * Takes in a log to be the duty: a small preview, which column is what, then the reading with its
+ * progress. The log is kept whole among the runs; the duty is a reading of it. What was chosen for
+ * a set of columns is remembered.
  */
-final class LogImport extends VBox {
+final class LogPanel extends VBox {
   private static final int PREVIEW_ROWS = 5;
   private static final int PREVIEW_COLUMNS = 8;
   private static final String NONE = "not there";
@@ -55,7 +58,7 @@ final class LogImport extends VBox {
   /** Column and unit of a quantity. */
   private record Choice(ChoiceBox<String> column, ChoiceBox<Unit> unit) {}
 
-  LogImport(Bench bench) {
+  LogPanel(Bench bench) {
     super(6);
     this.bench = bench;
     session = bench.session();
@@ -212,15 +215,30 @@ final class LogImport extends VBox {
   }
 
   private Result result(TableFile opened, Mapping mapping) {
+    LogImport log = new LogImport(opened, mapping);
+    String name = String.valueOf(opened.file().getFileName()).replaceFirst("\\.[^.]*$", "");
     try {
-      return Telemetry.read(
-              opened,
-              mapping,
-              share -> Platform.runLater(() -> progress.setProgress(share)),
-              () -> Thread.currentThread().isInterrupted())
-          .<Result>map(t -> new Result.Read(t.asTask()))
-          .orElseGet(() -> new Result.Refused("Cancelled; the duty is as it was."));
-    } catch (UnreadableTable | InvalidValue e) {
+      RunLog run = session.keeper().beginRun(log.run(name.isBlank() ? "Run" : name));
+      boolean whole = false;
+      try {
+        Optional<LogImport.Imported> read =
+            log.read(
+                run::append,
+                share -> Platform.runLater(() -> progress.setProgress(share)),
+                () -> Thread.currentThread().isInterrupted());
+        if (read.isEmpty()) {
+          return new Result.Refused("Cancelled; the duty is as it was.");
+        }
+        Task.ByLog task = read.get().telemetry().asTask();
+        run.finish(read.get().samples());
+        whole = true;
+        return new Result.Read(task);
+      } finally {
+        if (!whole) {
+          run.abandon();
+        }
+      }
+    } catch (UnreadableTable | InvalidValue | NotKept e) {
       return new Result.Refused(String.valueOf(e.getMessage()));
     }
   }

@@ -1,0 +1,247 @@
+package hammerman.app.control;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.collections.transformation.FilteredList;
+import javafx.collections.transformation.SortedList;
+import javafx.scene.control.Label;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A table that may grow long: only the rows seen are made. A head sorts, words filter, rows are
+ * copied to a spreadsheet and cells of one are pasted.
+ *
+ * @param <T> what a row shows
+ */
+public final class RecordTable<T> extends VBox {
+  private static final KeyCombination COPY =
+      new KeyCodeCombination(KeyCode.C, KeyCombination.SHORTCUT_DOWN);
+  private static final KeyCombination PASTE =
+      new KeyCodeCombination(KeyCode.V, KeyCombination.SHORTCUT_DOWN);
+
+  private final List<Column<T>> columns;
+  private final TableView<T> table = new TableView<>();
+  private final TextField filter = new TextField();
+  private final ObservableList<T> rows = FXCollections.observableArrayList();
+  private final FilteredList<T> passed = new FilteredList<>(rows);
+  private final ReadOnlyObjectWrapper<@Nullable T> chosen =
+      new ReadOnlyObjectWrapper<>(this, "chosen", null);
+  private Consumer<List<List<String>>> paste = lines -> {};
+  private Consumer<T> act = row -> {};
+
+  /**
+   * A column.
+   *
+   * @param head its name, with the unit
+   * @param width px
+   * @param text of a row in it
+   * @param order of the rows when its head is pressed
+   * @param figure whether it holds figures, which stand at the right
+   */
+  public record Column<T>(
+      String head, double width, Function<T, String> text, Comparator<T> order, boolean figure) {
+    /** A column of words. */
+    public static <T> Column<T> words(String head, double width, Function<T, String> text) {
+      return new Column<>(head, width, text, Comparator.comparing(text), false);
+    }
+
+    /** A column of figures. */
+    public static <T> Column<T> figures(
+        String head, double width, Function<T, String> text, Comparator<T> order) {
+      return new Column<>(head, width, text, order, true);
+    }
+  }
+
+  /**
+   * @param id in the scene; the filter has it with “-filter”
+   * @param name for screen readers
+   * @param empty what stands there without rows
+   */
+  public RecordTable(String id, String name, String empty, List<Column<T>> columns) {
+    super(4);
+    this.columns = List.copyOf(columns);
+    filter.setId(id + "-filter");
+    filter.setPromptText("Filter by words");
+    filter.setAccessibleText("Filter " + name);
+    filter.textProperty().addListener((o, was, is) -> passed.setPredicate(row -> matches(row, is)));
+    table.setId(id);
+    table.setAccessibleText(name);
+    Label nothing = new Label(empty);
+    nothing.setWrapText(true);
+    nothing.getStyleClass().add("answer");
+    table.setPlaceholder(nothing);
+    table.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+    table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+    columns.forEach(c -> table.getColumns().add(column(c)));
+    SortedList<T> sorted = new SortedList<>(passed);
+    table.setItems(sorted);
+    // A column sorts by its rows' values, not by their texts.
+    table.setSortPolicy(
+        t -> {
+          sorted.setComparator(order());
+          return true;
+        });
+    table.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> chosen.set(is));
+    table.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    table.setOnMouseClicked(
+        e -> {
+          if (e.getClickCount() == 2) {
+            act();
+          }
+        });
+    VBox.setVgrow(table, Priority.ALWAYS);
+    getChildren().addAll(filter, table);
+  }
+
+  /** Leaves the filter out, where a few rows need none. */
+  public RecordTable<T> withoutFilter() {
+    getChildren().remove(filter);
+    return this;
+  }
+
+  /** What Enter and a double click do with a row. */
+  public RecordTable<T> onAct(Consumer<T> action) {
+    act = action;
+    return this;
+  }
+
+  /** Takes cells pasted from a spreadsheet, line by line. */
+  public RecordTable<T> onPaste(Consumer<List<List<String>>> action) {
+    paste = action;
+    return this;
+  }
+
+  /** Shows rows; the one chosen stays so if it is still there. */
+  public void show(List<T> all) {
+    if (rows.equals(all)) {
+      return;
+    }
+    T was = chosen.get();
+    rows.setAll(all);
+    if (was != null && all.contains(was)) {
+      choose(was);
+    }
+  }
+
+  /** Chooses a row and brings it into view. */
+  public void choose(T row) {
+    table.getSelectionModel().clearSelection();
+    table.getSelectionModel().select(row);
+    table.scrollTo(row);
+  }
+
+  /** The row chosen, if one is. */
+  public ReadOnlyObjectProperty<@Nullable T> chosenProperty() {
+    return chosen.getReadOnlyProperty();
+  }
+
+  private TableColumn<T, String> column(Column<T> c) {
+    TableColumn<T, String> column = new TableColumn<>(c.head());
+    column.setPrefWidth(c.width());
+    column.setMinWidth(Math.min(40, c.width()));
+    column.setCellValueFactory(
+        row -> new ReadOnlyStringWrapper(c.text().apply(row.getValue())).getReadOnlyProperty());
+    column.setCellFactory(made -> new Words<>(c.figure()));
+    column.getStyleClass().add(c.figure() ? "figures" : "words");
+    return column;
+  }
+
+  private @Nullable Comparator<T> order() {
+    Comparator<T> order = null;
+    for (TableColumn<T, ?> by : table.getSortOrder()) {
+      Comparator<T> next = columns.get(table.getColumns().indexOf(by)).order();
+      Comparator<T> turned =
+          by.getSortType() == TableColumn.SortType.DESCENDING ? next.reversed() : next;
+      order = order == null ? turned : order.thenComparing(turned);
+    }
+    return order;
+  }
+
+  private boolean matches(T row, String words) {
+    String text =
+        columns.stream()
+            .map(c -> c.text().apply(row))
+            .collect(Collectors.joining(" "))
+            .toLowerCase(Locale.ROOT);
+    for (String word : words.toLowerCase(Locale.ROOT).strip().split("\\s+", -1)) {
+      if (!text.contains(word)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private void key(KeyEvent e) {
+    if (COPY.match(e)) {
+      copy();
+      e.consume();
+    } else if (PASTE.match(e)) {
+      paste();
+      e.consume();
+    } else if (e.getCode() == KeyCode.ENTER) {
+      act();
+      e.consume();
+    }
+  }
+
+  private void act() {
+    T row = chosen.get();
+    if (row != null) {
+      act.accept(row);
+    }
+  }
+
+  private void copy() {
+    List<String> lines = new ArrayList<>();
+    lines.add(columns.stream().map(Column::head).collect(Collectors.joining("\t")));
+    for (T row : table.getSelectionModel().getSelectedItems()) {
+      lines.add(columns.stream().map(c -> c.text().apply(row)).collect(Collectors.joining("\t")));
+    }
+    ClipboardContent content = new ClipboardContent();
+    content.putString(String.join("\n", lines));
+    Clipboard.getSystemClipboard().setContent(content);
+  }
+
+  private void paste() {
+    String text = Clipboard.getSystemClipboard().getString();
+    if (text != null && !text.isBlank()) {
+      paste.accept(
+          text.lines().filter(l -> !l.isBlank()).map(l -> List.of(l.split("\t", -1))).toList());
+    }
+  }
+
+  private static final class Words<T> extends TableCell<T, String> {
+    Words(boolean figure) {
+      getStyleClass().add(figure ? "figure" : "word");
+    }
+
+    @Override
+    protected void updateItem(@Nullable String text, boolean empty) {
+      super.updateItem(text, empty);
+      setText(empty ? null : text);
+    }
+  }
+}

@@ -1,0 +1,52 @@
+package hammerman.app.session;
+
+import hammerman.store.NotKept;
+import hammerman.store.ProjectStore;
+import hammerman.store.SampleBlock;
+import java.util.List;
+
+/** The log of one run while it comes in; used on a thread that may wait. */
+public final class RunLog {
+  private final long id;
+  private final Door door;
+  private final Runnable changed;
+
+  /** Something done with the project's file. */
+  @FunctionalInterface
+  interface Work {
+    void run(ProjectStore store) throws NotKept;
+  }
+
+  /** The way to the project's file; says so if it is another project's by now. */
+  @FunctionalInterface
+  interface Door {
+    void through(Work work) throws NotKept;
+  }
+
+  RunLog(long id, Door door, Runnable changed) {
+    this.id = id;
+    this.door = door;
+    this.changed = changed;
+  }
+
+  /** Returns the number of the run. */
+  public long id() {
+    return id;
+  }
+
+  /** Keeps samples. */
+  public void append(List<SampleBlock> blocks) throws NotKept {
+    door.through(store -> store.runBook().append(id, blocks));
+  }
+
+  /** Ends the log; from now on the run is shown. */
+  public void finish(long samples) throws NotKept {
+    door.through(store -> store.runBook().finish(id, samples));
+    changed.run();
+  }
+
+  /** Gives the log up, whatever came in. */
+  public void abandon() throws NotKept {
+    door.through(store -> store.runBook().removeUnfinished());
+  }
+}

@@ -1,0 +1,218 @@
+package hammerman.app.station.duty;
+
+import hammerman.app.picture.Pen;
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Plot;
+import hammerman.app.picture.Role;
+import hammerman.app.picture.Scale;
+import hammerman.record.Run.Channel;
+import hammerman.record.Trace;
+import java.util.List;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The log of a run, each channel on a band of its own over one axis of time. The wheel and + and −
+ * zoom, dragging and the arrows move, Home shows the whole.
+ */
+final class RunPicture extends Picture {
+  private static final double LEFT = 58;
+  private static final double RIGHT = 14;
+  private static final double BAND_GAP = 24;
+  private static final double FOOT = 28;
+  private static final long FEWEST = 10;
+
+  /**
+   * A stretch of a run, ready to be drawn.
+   *
+   * @param samples of the whole run
+   * @param from index of the first sample shown
+   * @param to index after the last
+   * @param time of the slots, s
+   * @param channels shown
+   * @param traces of them
+   */
+  record Stretch(
+      long samples, long from, long to, Trace time, List<Channel> channels, List<Trace> traces) {}
+
+  /** Asks for another stretch. */
+  @FunctionalInterface
+  interface Window {
+    void show(long from, long to);
+  }
+
+  private final Window window;
+  private @Nullable Stretch stretch;
+  private double draggedFrom;
+
+  RunPicture(Window window) {
+    super("The log of the run over time");
+    this.window = window;
+    setId("run-picture");
+    setFocusTraversable(true);
+    addEventHandler(ScrollEvent.SCROLL, this::wheel);
+    addEventHandler(
+        MouseEvent.MOUSE_PRESSED,
+        e -> {
+          requestFocus();
+          draggedFrom = e.getX();
+        });
+    addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  void show(@Nullable Stretch value) {
+    stretch = value;
+    redraw();
+  }
+
+  /** Returns how many slots a picture of this width has. */
+  int slots() {
+    return (int) Math.max(50, getWidth() - LEFT - RIGHT);
+  }
+
+  private void wheel(ScrollEvent e) {
+    zoom(e.getDeltaY() > 0 ? 0.8 : 1.25, (e.getX() - LEFT) / slots());
+    e.consume();
+  }
+
+  private void drag(MouseEvent e) {
+    Stretch s = stretch;
+    if (s != null) {
+      long by = Math.round((draggedFrom - e.getX()) / slots() * (s.to() - s.from()));
+      if (by != 0) {
+        draggedFrom = e.getX();
+        move(by);
+      }
+    }
+  }
+
+  private void key(KeyEvent e) {
+    Stretch s = stretch;
+    if (s == null) {
+      return;
+    }
+    long step = Math.max(1, (s.to() - s.from()) / 10);
+    switch (e.getCode()) {
+      case PLUS, EQUALS, ADD -> zoom(0.5, 0.5);
+      case MINUS, SUBTRACT -> zoom(2, 0.5);
+      case LEFT -> move(-step);
+      case RIGHT -> move(step);
+      case HOME -> window.show(0, s.samples());
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+
+  private void zoom(double factor, double about) {
+    Stretch s = stretch;
+    if (s == null) {
+      return;
+    }
+    long span = s.to() - s.from();
+    long wanted = Math.clamp(Math.round(span * factor), Math.min(FEWEST, s.samples()), s.samples());
+    long from = s.from() + Math.round(Math.clamp(about, 0, 1) * (span - wanted));
+    from = Math.clamp(from, 0, s.samples() - wanted);
+    window.show(from, from + wanted);
+  }
+
+  private void move(long by) {
+    Stretch s = stretch;
+    if (s != null) {
+      long from = Math.clamp(s.from() + by, 0, s.samples() - (s.to() - s.from()));
+      window.show(from, from + s.to() - s.from());
+    }
+  }
+
+  @Override
+  protected void paint(Pen pen, double width, double height) {
+    Stretch s = stretch;
+    if (s == null || s.time().size() == 0) {
+      pen.words(Role.SOFT, Pen.TEXT, 8, 16, "Choose a run to see its log.");
+      return;
+    }
+    double last = lastTime(s.time());
+    double first = firstTime(s.time());
+    if (!(last > first)) {
+      pen.words(Role.SOFT, Pen.TEXT, 8, 16, "The log has no times to draw it by.");
+      return;
+    }
+    boolean hours = last - first > 5400;
+    boolean minutes = last - first > 120;
+    double unit = hours ? 3600 : minutes ? 60 : 1;
+    Scale x = new Scale(first / unit, last / unit, LEFT, width - RIGHT);
+    double band = (height - FOOT) / Math.max(1, s.traces().size());
+    for (int c = 0; c < s.traces().size(); c++) {
+      double top = c * band + BAND_GAP;
+      double bottom = (c + 1) * band;
+      boolean lowest = c == s.traces().size() - 1;
+      band(pen, x, s, c, top, lowest ? bottom - 2 : bottom - 8, unit);
+    }
+    Scale foot = new Scale(0, 1, height - FOOT, 0);
+    new Plot(pen, x, foot).horizontal(hours ? "Time, h" : minutes ? "Time, min" : "Time, s");
+  }
+
+  private static void band(
+      Pen pen, Scale x, Stretch s, int c, double top, double bottom, double unit) {
+    Trace t = s.traces().get(c);
+    double low = Double.POSITIVE_INFINITY;
+    double high = Double.NEGATIVE_INFINITY;
+    for (int k = 0; k < t.size(); k++) {
+      low = t.low(k) < low ? t.low(k) : low;
+      high = t.high(k) > high ? t.high(k) : high;
+    }
+    Channel channel = s.channels().get(c);
+    String name = channel.name() + (channel.unit().isEmpty() ? "" : ", " + channel.unit());
+    if (!(low <= high) || bottom - top < 12) {
+      pen.words(Role.SOFT, Pen.TEXT, LEFT, top, name + ": no figures here");
+      return;
+    }
+    double room = Math.max(0.05 * (high - low), 1e-6 * Math.max(1, Math.abs(high)));
+    Scale y = new Scale(low - room, high + room, bottom, top);
+    new Plot(pen, x, y).vertical(name);
+    double[] ends = new double[4 * t.size()];
+    int n = 0;
+    double before = Double.NaN;
+    for (int k = 0; k < t.size(); k++) {
+      double at = x.at(s.time().low(k) / unit);
+      if (Double.isNaN(t.low(k)) || Double.isNaN(at)) {
+        before = Double.NaN;
+        continue;
+      }
+      ends[4 * n] = at;
+      ends[4 * n + 1] = Double.isNaN(before) ? y.at(t.low(k)) : reach(before, y.at(t.low(k)));
+      ends[4 * n + 2] = at;
+      ends[4 * n + 3] = y.at(t.high(k)) - 1;
+      before = y.at(0.5 * (t.low(k) + t.high(k)));
+      n++;
+    }
+    pen.strokes(c % 2 == 0 ? Role.HOT : Role.COOL, 1.2, ends, n);
+  }
+
+  /** A slot's stroke begins where the one before it was, so that steps stay joined. */
+  private static double reach(double before, double low) {
+    return Math.max(before, low);
+  }
+
+  private static double firstTime(Trace time) {
+    for (int k = 0; k < time.size(); k++) {
+      if (!Double.isNaN(time.low(k))) {
+        return time.low(k);
+      }
+    }
+    return Double.NaN;
+  }
+
+  private static double lastTime(Trace time) {
+    for (int k = time.size() - 1; k >= 0; k--) {
+      if (!Double.isNaN(time.high(k))) {
+        return time.high(k);
+      }
+    }
+    return Double.NaN;
+  }
+}
