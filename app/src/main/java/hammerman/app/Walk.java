@@ -1,9 +1,11 @@
 package hammerman.app;
 
 import hammerman.app.job.Latest;
+import hammerman.app.session.RunLog;
 import hammerman.app.session.Session;
 import hammerman.app.session.Workshop;
 import hammerman.app.shell.Frame;
+import hammerman.app.station.StationView;
 import hammerman.app.theme.Theme;
 import hammerman.cell.Health;
 import hammerman.design.SecondPack;
@@ -14,6 +16,11 @@ import hammerman.forecast.Workings;
 import hammerman.guard.Guard;
 import hammerman.guard.Leads;
 import hammerman.pack.Lot;
+import hammerman.record.Run;
+import hammerman.simulation.Trace;
+import hammerman.store.NotKept;
+import hammerman.store.SampleWriter;
+import hammerman.unit.Unit;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -22,11 +29,14 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.Locale;
+import java.util.Random;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.TableView;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
@@ -43,7 +53,7 @@ final class Walk {
   private static final int LOOKS = 200;
 
   /** How often in a row nothing may be busy: a page is laid out at the pulse after its change. */
-  private static final int QUIET_LOOKS = 3;
+  private static final int QUIET_LOOKS = 4;
 
   private final Frame frame;
   private final Workshop workshop;
@@ -52,6 +62,7 @@ final class Walk {
   private final @Nullable Path folder;
   private final Theme ground;
   private final Deque<Stop> stops = new ArrayDeque<>();
+  private boolean preparing;
 
   /** A view to go to, and the name of its picture. */
   private record Stop(String name, Runnable go) {}
@@ -71,32 +82,39 @@ final class Walk {
 
   void start() {
     add("0-start", () -> frame.setTheme(ground));
-    add("1-duty", () -> example(Station.DUTY));
-    add("1-duty-task", () -> frame.go(Station.DUTY, "task"));
-    add("1-duty-lead", () -> frame.go(Station.DUTY, "lead"));
-    add("2-cell", () -> frame.go(Station.CELL));
-    add("2-cell-beside", this::beside);
-    add("2-cell-own", () -> frame.go(Station.CELL, "own"));
-    add("3-stack", this::field);
-    add("3-search", () -> frame.go(Station.STACK, "search"));
-    add("3-schools", () -> frame.go(Station.STACK, "schools"));
-    add("3-variants", this::variants);
-    add("4-guard", () -> example(Station.GUARD));
-    for (String view : List.of("parts", "time", "charging", "wiring")) {
-      add("4-guard-" + view, () -> frame.go(Station.GUARD, view));
+    int number = 1;
+    for (StationView station : frame.stations()) {
+      Station which = station.page().station();
+      String name = number++ + "-" + which.name().toLowerCase(Locale.ROOT);
+      List<String> views = station.page().views();
+      add(name, () -> example(which));
+      for (String view : views.subList(Math.min(1, views.size()), views.size())) {
+        add(name + "-" + view, () -> frame.go(which, view));
+      }
+      prepare(which, name);
     }
-    add("4-guard-two", this::two);
-    add("4-guard-ready", () -> frame.go(Station.GUARD, "ready"));
-    add("5-fit", () -> example(Station.FIT));
-    add("5-fit-box", () -> frame.go(Station.FIT, "box"));
-    add("5-fit-strips", () -> fit("strips", "both"));
-    add("5-fit-heat", () -> fit("heat", "upper"));
-    add("5-fit-cut", () -> frame.go(Station.FIT, "cut"));
-    add("5-forecast", () -> example(Station.FORECAST));
-    add("6-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
-    add("7-night-forecast", this::night);
+    add("7-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
+    add("8-night-forecast", this::night);
     add("8-night-guard", () -> frame.go(Station.GUARD, "chain"));
     next();
+  }
+
+  /** Views that show more when something was done first. */
+  private void prepare(Station station, String name) {
+    switch (station) {
+      case DUTY -> instead(name + "-runs", this::runs);
+      case CELL -> instead(name + "-beside", this::beside);
+      case STACK -> {
+        instead(name, this::field);
+        instead(name + "-variants", this::variants);
+      }
+      case GUARD -> instead(name + "-two", this::two);
+      case FIT -> {
+        instead(name + "-strips", () -> fit("strips", "both"));
+        instead(name + "-heat", () -> fit("heat", "upper"));
+      }
+      case FORECAST -> {}
+    }
   }
 
   private void example(Station station) {
@@ -110,6 +128,66 @@ final class Walk {
     if (scene.lookup("#face-" + face) instanceof ToggleButton button) {
       button.fire();
     }
+  }
+
+  /** A log as the forecast run of the example would have left it, with a little noise. */
+  private void runs() {
+    preparing = true;
+    Trace trace = session.forecastProperty().get().duty().trace();
+    Thread thread =
+        new Thread(
+            () -> {
+              try {
+                RunLog log =
+                    workshop
+                        .keeper()
+                        .beginRun(
+                            new Run(
+                                "Upper terraces",
+                                "",
+                                "upper-terraces.csv",
+                                "",
+                                List.of(
+                                    new Run.Channel("Time", "s"),
+                                    new Run.Channel("Battery voltage", "V"),
+                                    new Run.Channel("Battery current", "A"),
+                                    new Run.Channel("Case temperature", "°C"))));
+                SampleWriter writer = new SampleWriter(4, log::append);
+                Random noise = new Random(7);
+                double end = trace.at(Trace.Channel.TIME, trace.size() - 1);
+                for (double t = 0; t < end; t += 0.5) {
+                  int k = trace.indexAt(t);
+                  writer.add(
+                      new double[] {
+                        t,
+                        trace.at(Trace.Channel.VOLTAGE, k) + 0.05 * noise.nextGaussian(),
+                        trace.at(Trace.Channel.CURRENT, k) + 0.2 * noise.nextGaussian(),
+                        Unit.CELSIUS.fromCore(trace.at(Trace.Channel.TEMPERATURE, k))
+                      });
+                }
+                writer.finish();
+                log.finish(writer.samples());
+              } catch (NotKept e) {
+                throw new UncheckedIOException(e);
+              }
+              Platform.runLater(() -> frame.go(Station.DUTY, "runs"));
+              Platform.runLater(this::firstRun);
+            },
+            "walk");
+    thread.setDaemon(true);
+    thread.start();
+  }
+
+  private void firstRun() {
+    PauseTransition wait = new PauseTransition(LOOK);
+    wait.setOnFinished(
+        e -> {
+          if (scene.lookup("#runs") instanceof TableView<?> table) {
+            table.getSelectionModel().select(0);
+          }
+          preparing = false;
+        });
+    wait.play();
   }
 
   private void beside() {
@@ -170,6 +248,12 @@ final class Walk {
     stops.add(new Stop(name, go));
   }
 
+  private void instead(String name, Runnable go) {
+    List<Stop> all = List.copyOf(stops);
+    stops.clear();
+    all.forEach(s -> stops.add(s.name().equals(name) ? new Stop(name, go) : s));
+  }
+
   private void next() {
     Stop stop = stops.poll();
     if (stop == null) {
@@ -196,7 +280,7 @@ final class Walk {
     PauseTransition wait = new PauseTransition(LOOK);
     wait.setOnFinished(
         e -> {
-          if (Latest.anyBusy() && looks > 0) {
+          if ((preparing || Latest.anyBusy()) && looks > 0) {
             whenDone(looks - 1, QUIET_LOOKS, go);
           } else if (quiet > 1) {
             whenDone(looks, quiet - 1, go);

@@ -106,11 +106,14 @@ final class KillBench {
     }
     TimeUnit.MILLISECONDS.sleep(afterMs);
     long at = System.currentTimeMillis();
-    child.destroyForcibly();
+    // By its handle: ending the process itself would close what it said before.
+    child.toHandle().destroyForcibly();
     for (String line = said.readLine(); line != null; line = said.readLine()) {
       String[] parts = line.split(" ", -1);
       if (parts.length == 3 && parts[0].equals("made")) {
         made.add(new Made(Long.parseLong(parts[1]), Long.parseLong(parts[2])));
+      } else {
+        System.out.println("the program said: " + line);
       }
     }
     child.waitFor();

@@ -15,6 +15,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -216,8 +217,14 @@ final class JsonReport {
         .put("unit", unit.symbol());
   }
 
-  /** Six significant digits: more than any model here can promise, few enough to read. */
-  static BigDecimal figure(double value) {
+  /**
+   * Six significant digits: more than any model here can promise, few enough to read. A figure that
+   * there is not, such as the sag of a pack that cannot deliver, is null.
+   */
+  static @Nullable BigDecimal figure(double value) {
+    if (!Double.isFinite(value)) {
+      return null;
+    }
     BigDecimal rounded = new BigDecimal(value).round(new MathContext(6)).stripTrailingZeros();
     return rounded.scale() < 0 ? rounded.setScale(0) : rounded;
   }

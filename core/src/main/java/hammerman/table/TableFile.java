@@ -78,7 +78,15 @@ public record TableFile(
     char delimiter = delimiter(lines, file);
     List<List<String>> rows = new ArrayList<>();
     for (String line : lines.subList(0, Math.min(lines.size(), SAMPLE_ROWS + 20))) {
-      rows.add(fields(line.startsWith("\uFEFF") ? line.substring(1) : line, delimiter));
+      try {
+        rows.add(fields(line.startsWith("\uFEFF") ? line.substring(1) : line, delimiter));
+      } catch (CsvParseException e) {
+        throw new UnreadableTable(
+            name(file)
+                + ", line "
+                + (rows.size() + 1)
+                + ": a quote (\") is not closed. Close it, or take it out.");
+      }
     }
     int width = usualWidth(rows);
     int first = 0;

@@ -483,6 +483,7 @@ public final class Keeper {
       open = ProjectStore.create(unnamed.fresh(), first.get(), clock.instant());
       store = open;
       named = false;
+      tell(null, open.file());
     }
     return open;
   }

@@ -60,22 +60,20 @@ final class RunsView extends HBox {
             "the runs",
             "No log yet. Take one in at Task, From a log; it is kept whole, with all its channels.",
             List.of(
-                Column.words("Run", 150, r -> r.run().value().name()),
+                Column.words("Run", 112, r -> r.run().value().name()),
                 new Column<>(
                     "Taken in",
-                    126,
+                    124,
                     r -> TIME.format(r.run().at().atZone(ZoneId.systemDefault())),
                     Comparator.comparing(r -> r.run().at()),
                     false),
                 Column.figures(
                     "Samples",
-                    84,
+                    76,
                     r -> Figures.fixed((double) r.samples(), 0),
                     Comparator.comparingLong(Row::samples)),
                 Column.words(
-                    "",
-                    70,
-                    r -> r.run().strike().map(s -> "struck out: " + s.reason()).orElse(""))));
+                    "Struck out", 70, r -> r.run().strike().map(Strike::reason).orElse(""))));
     table.setPrefWidth(430);
     table.setMinWidth(330);
     table.chosenProperty().addListener((o, was, is) -> choose(is));

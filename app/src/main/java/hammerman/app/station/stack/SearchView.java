@@ -125,8 +125,10 @@ final class SearchView extends VBox {
     make.disableProperty().bind(table.chosenProperty().isNull());
     table.onAct(c -> makeVariant(session, c));
     table.setMinHeight(150);
-    VBox.setVgrow(table, Priority.ALWAYS);
+    table.setPrefHeight(300);
+    VBox.setVgrow(table, Priority.SOMETIMES);
     VBox.setVgrow(scatter, Priority.ALWAYS);
+    scatter.setMinHeight(120);
     scatter.setPrefHeight(190);
     Region spring = new Region();
     HBox.setHgrow(spring, Priority.ALWAYS);
