@@ -5,23 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.guard.FuseClass;
-import java.util.ArrayDeque;
-import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
-import javafx.geometry.Bounds;
-import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.text.Text;
-import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** Drives the real window offscreen. */
 class WindowTest extends AtTheDesk {
@@ -204,67 +194,6 @@ class WindowTest extends AtTheDesk {
     assertThat(desk.frame.theme()).isEqualTo(Theme.NIGHT);
     desk.keys(KeyCode.CONTROL, KeyCode.T);
     assertThat(desk.frame.theme()).isEqualTo(Theme.DAY);
-  }
-
-  @ParameterizedTest
-  @CsvSource({
-    "DUTY, machine",
-    "DUTY, task",
-    "DUTY, lead",
-    "CELL, library",
-    "CELL, beside",
-    "CELL, own",
-    "STACK, field",
-    "STACK, search",
-    "STACK, schools",
-    "STACK, variants",
-    "GUARD, ",
-    "FIT, ",
-    "FORECAST, "
-  })
-  void noTextIsClippedAndNothingScrollsAtTheUsualSize(Station station, @Nullable String view) {
-    desk.example();
-    if (view == null) {
-      desk.go(station);
-    } else {
-      desk.view(station, view);
-    }
-    desk.robot.sleep(400);
-    List<String> clipped = Desk.fx(() -> clipped(desk.stage.getScene().getRoot()));
-    assertThat(clipped).isEmpty();
-    List<Node> bars =
-        Desk.fx(
-            () ->
-                desk.stage.getScene().getRoot().lookupAll(".scroll-bar").stream()
-                    .filter(b -> b.isVisible() && b.getBoundsInParent().getWidth() > 1)
-                    .toList());
-    assertThat(bars).isEmpty();
-  }
-
-  /** Labels whose drawn text is shorter than their text: the ellipsis came in. */
-  private static List<String> clipped(Parent root) {
-    List<String> found = new ArrayList<>();
-    Deque<Node> open = new ArrayDeque<>(List.of(root));
-    while (!open.isEmpty()) {
-      Node node = open.pop();
-      if (!node.isVisible()) {
-        continue;
-      }
-      if (node instanceof Labeled label && !label.getText().isEmpty()) {
-        Text drawn = (Text) label.lookup(".text");
-        if (drawn != null && drawn.getText().contains("...") && !label.getText().contains("...")) {
-          found.add(label.getText());
-        }
-        Bounds b = label.localToScene(label.getLayoutBounds());
-        if (b.getMaxX() > 1281) {
-          found.add("beyond the window: " + label.getText());
-        }
-      }
-      if (node instanceof Parent parent) {
-        parent.getChildrenUnmodifiable().forEach(open::push);
-      }
-    }
-    return found;
   }
 
   private List<String> complaints() {

@@ -3,6 +3,7 @@ package hammerman.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import hammerman.store.ProjectFile;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -267,5 +268,30 @@ class MainTest {
   void theRulesArePrintedAsThePage() throws IOException {
     assertThat(run("rules")).isZero();
     assertThat(out.toString()).isEqualTo(Files.readString(Path.of("../docs/judgements.md")));
+  }
+
+  @Test
+  void convertGoesEitherWayAndOverwritesNothing() throws Exception {
+    Path database = folder.resolve("barrow.hammerman");
+    Path back = folder.resolve("back.json");
+    assertThat(run("convert", DEMO, database)).isZero();
+    assertThat(run("convert", database, back)).isZero();
+    assertThat(ProjectFile.read(back)).isEqualTo(ProjectFile.read(DEMO));
+    assertThat(run("predict", database)).isZero();
+    assertThat(run("convert", DEMO, back)).isEqualTo(2);
+    assertThat(err.toString()).contains("back.json is there already");
+    assertThat(run("predict", "/dev/zero")).isEqualTo(2);
+  }
+
+  /** A pack that cannot deliver has figures that there are not; they are null, not an error. */
+  @Test
+  void aPackThatCannotDeliverIsReportedNotRefused() throws IOException {
+    String text = Files.readString(DEMO);
+    String weak = text.replaceFirst("\"power_W\"\\s*:\\s*1500", "\"power_W\": 240000");
+    assertThat(weak).isNotEqualTo(text);
+    assertThat(run("predict", Files.writeString(folder.resolve("weak.json"), weak), "--json"))
+        .as(err.toString())
+        .isZero();
+    assertThat(json().at("/duty/endReason").asString()).isNotBlank();
   }
 }

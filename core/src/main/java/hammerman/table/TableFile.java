@@ -85,7 +85,7 @@ public record TableFile(
             name(file)
                 + ", line "
                 + (rows.size() + 1)
-                + ": a quote (\") is not closed. Close it, or take it out.");
+                + ": a quote (\") stands where none can. Take it out, or double it.");
       }
     }
     int width = usualWidth(rows);

@@ -59,14 +59,22 @@ public final class Keeper {
   private final ReadOnlyLongWrapper records = new ReadOnlyLongWrapper(this, "records", 0);
 
   /** Guarded by itself. */
-  private final List<Supplier<DesignChange>> waiting = new ArrayList<>();
+  private final List<Waiting> waiting = new ArrayList<>();
+
+  /** Number of the project that is asked about; guarded by the waiting changes. */
+  private long asked;
 
   // The rest belongs to the keeper's thread.
   private @Nullable Supplier<DesignState> base;
   private @Nullable ProjectStore store;
   private boolean named;
   private @Nullable ScheduledFuture<?> again;
+
+  /** Number of the project whose file is open. */
   private long projects;
+
+  /** A change on its way to the disk, and which project's it is. */
+  private record Waiting(long project, Supplier<DesignChange> change) {}
 
   /**
    * What was opened, before it is gone on with.
@@ -154,18 +162,29 @@ public final class Keeper {
     kept.set(Kept.NOWHERE);
     marks.set(List.of());
     records.set(records.get() + 1);
+    turn(() -> base = first);
+  }
+
+  /** Goes on with another project: changes asked for from now on are its own. */
+  private void turn(Runnable turning) {
+    long next;
+    synchronized (waiting) {
+      next = ++asked;
+    }
     thread.execute(
         () -> {
           drain();
           leave();
-          base = first;
+          turning.run();
+          projects = next;
+          drain();
         });
   }
 
   /** Keeps a change of the design, written out on the keeper's thread. */
   public void keep(Supplier<DesignChange> change) {
     synchronized (waiting) {
-      waiting.add(change);
+      waiting.add(new Waiting(asked, change));
     }
     kept.set(kept.get().asWaiting());
     thread.execute(this::drain);
@@ -178,12 +197,7 @@ public final class Keeper {
   public void take(Opened opened) {
     marks.set(opened.marks());
     records.set(records.get() + 1);
-    thread.execute(
-        () -> {
-          drain();
-          leave();
-          opened.turning().run();
-        });
+    turn(opened.turning());
   }
 
   /** Opens a file to work on it. */
@@ -488,25 +502,22 @@ public final class Keeper {
     return open;
   }
 
-  /** Puts on the disk what is waiting. */
+  /** Puts on the disk what is waiting for the project whose file is open. */
   private void drain() {
-    List<Supplier<DesignChange>> taken;
+    List<Waiting> taken;
     synchronized (waiting) {
-      taken = List.copyOf(waiting);
-      waiting.clear();
+      taken = waiting.stream().filter(w -> w.project() == projects).toList();
+      waiting.removeAll(taken);
     }
     if (taken.isEmpty()) {
       return;
     }
-    List<DesignChange> changes = taken.stream().map(Supplier::get).toList();
     try {
-      keep(changes);
-    } catch (IOException e) {
+      keep(taken.stream().map(w -> w.change().get()).toList());
+    } catch (IOException | RuntimeException e) {
       LOG.warn("not kept: {}", e.getMessage());
-      List<Supplier<DesignChange>> back = new ArrayList<>();
-      changes.forEach(c -> back.add(() -> c));
       synchronized (waiting) {
-        waiting.addAll(0, back);
+        waiting.addAll(0, taken);
       }
       if (again != null) {
         again.cancel(false);
@@ -567,7 +578,6 @@ public final class Keeper {
     }
     base = null;
     named = false;
-    projects++;
   }
 
   private void tell(@Nullable String trouble, @Nullable Path file) {

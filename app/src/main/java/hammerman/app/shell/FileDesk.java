@@ -58,15 +58,31 @@ final class FileDesk {
   }
 
   void begin() {
+    if (!mayLeave()) {
+      return;
+    }
     String before = left();
     session.begin();
     tell.accept("A new project." + before);
   }
 
   void example(Shipped.Example example) {
+    if (!mayLeave()) {
+      return;
+    }
     String before = left();
     session.loadExample(example);
     tell.accept("The worked example; changes to it are kept as a pack without a name." + before);
+  }
+
+  /** Whether all is kept; what cannot be kept is not left. */
+  private boolean mayLeave() {
+    Kept kept = session.keeper().keptProperty().get();
+    if (kept.trouble() != null && kept.waiting()) {
+      notices.trouble(kept.trouble() + " Keep it under another name before you leave it.");
+      return false;
+    }
+    return true;
   }
 
   /** Says where the work at hand stays, if it has no name. */
@@ -83,6 +99,9 @@ final class FileDesk {
 
   /** Opens a file; on failure the work at hand stays. */
   void open(Path file) {
+    if (!mayLeave()) {
+      return;
+    }
     session.open(file, this::opened, trouble -> refused(file, trouble));
   }
 

@@ -44,6 +44,24 @@ class LatestTest {
   }
 
   @Test
+  void workThatNeedsTooMuchMemoryIsSaidAndBusyDoesNotStick() throws Exception {
+    Latest latest = new Latest("test");
+    fx(
+        () ->
+            latest.submit(
+                () -> {
+                  throw new OutOfMemoryError("on purpose");
+                },
+                (String s) -> delivered.add(s),
+                e -> delivered.add(Latest.inWords(e))));
+    WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> !delivered.isEmpty());
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(delivered).containsExactly("it needs more memory than there is");
+    assertThat(latest.busyProperty().get()).isFalse();
+    latest.close();
+  }
+
+  @Test
   void workThatFailsLeavesTheLastResultAndIsNotBusy() throws Exception {
     Latest latest = new Latest("test");
     fx(

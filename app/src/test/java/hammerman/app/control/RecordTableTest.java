@@ -1,0 +1,150 @@
+package hammerman.app.control;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hammerman.app.control.RecordTable.Column;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.stream.IntStream;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.StackPane;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The table for what grows: sorted by value, filtered by words, copied and pasted. */
+@ExtendWith(ApplicationExtension.class)
+class RecordTableTest {
+  private record Cell(String label, double volts) {}
+
+  private static <T> T fx(Callable<T> work) {
+    return WaitForAsyncUtils.waitForAsyncFx(10_000, work);
+  }
+
+  private static RecordTable<Cell> table() {
+    RecordTable<Cell> table =
+        new RecordTable<>(
+            "cells",
+            "the cells",
+            "None yet.",
+            List.of(
+                Column.words("Label", 100, Cell::label),
+                Column.figures(
+                    "V",
+                    80,
+                    c -> "%.2f".formatted(c.volts()),
+                    Comparator.comparingDouble(Cell::volts))));
+    new Scene(new StackPane(table), 400, 300);
+    return table;
+  }
+
+  @SuppressWarnings("unchecked")
+  private static TableView<Cell> inner(RecordTable<Cell> table) {
+    return (TableView<Cell>) table.lookup("#cells");
+  }
+
+  private static void key(RecordTable<Cell> table, KeyCode code, boolean held) {
+    inner(table)
+        .fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, held, false, false));
+  }
+
+  @Test
+  void aHeadSortsByValueAndNotByText() {
+    fx(
+        () -> {
+          RecordTable<Cell> table = table();
+          table.show(List.of(new Cell("a", 10), new Cell("b", 9.5), new Cell("c", -3)));
+          TableView<Cell> view = inner(table);
+          TableColumn<Cell, ?> volts = view.getColumns().get(1);
+          view.getSortOrder().add(volts);
+          view.sort();
+          assertThat(view.getItems()).extracting(Cell::label).containsExactly("c", "b", "a");
+          volts.setSortType(TableColumn.SortType.DESCENDING);
+          view.sort();
+          assertThat(view.getItems()).extracting(Cell::label).containsExactly("a", "b", "c");
+          return null;
+        });
+  }
+
+  @Test
+  void wordsFilterAndTheChosenRowStaysChosenWhenRowsComeAnew() {
+    fx(
+        () -> {
+          RecordTable<Cell> table = table();
+          List<Cell> many =
+              IntStream.range(0, 5000).mapToObj(k -> new Cell("C" + k, k * 0.001)).toList();
+          table.show(many);
+          ((TextField) table.lookup("#cells-filter")).setText("c49 4.9");
+          assertThat(inner(table).getItems()).allMatch(c -> c.label().startsWith("C49"));
+          assertThat(inner(table).getItems()).hasSizeBetween(5, 111);
+          ((TextField) table.lookup("#cells-filter")).setText("");
+          table.choose(many.get(77));
+          List<Cell> more = new ArrayList<>(many);
+          more.add(new Cell("new", 1));
+          table.show(more);
+          assertThat(table.chosenProperty().get()).isEqualTo(many.get(77));
+          return null;
+        });
+  }
+
+  @Test
+  void rowsGoToASpreadsheetAndCellsComeFromOne() {
+    fx(
+        () -> {
+          RecordTable<Cell> table = table();
+          List<List<String>> pasted = new ArrayList<>();
+          List<Cell> acted = new ArrayList<>();
+          table.onPaste(pasted::addAll).onAct(acted::add);
+          table.show(List.of(new Cell("a", 1), new Cell("b", 2)));
+          inner(table).getSelectionModel().selectAll();
+          key(table, KeyCode.C, true);
+          assertThat(Clipboard.getSystemClipboard().getString())
+              .isEqualTo("Label\tV\na\t1.00\nb\t2.00");
+          ClipboardContent content = new ClipboardContent();
+          content.putString("x1\t3.61\r\n\r\nx2\t3,58\t\n");
+          Clipboard.getSystemClipboard().setContent(content);
+          key(table, KeyCode.V, true);
+          assertThat(pasted).containsExactly(List.of("x1", "3.61"), List.of("x2", "3,58", ""));
+          inner(table).getSelectionModel().clearAndSelect(1);
+          key(table, KeyCode.ENTER, false);
+          assertThat(acted).containsExactly(new Cell("b", 2));
+          return null;
+        });
+  }
+
+  @Test
+  void whatIsHiddenIsNotShownAnewUntilItIsSeen() {
+    fx(
+        () -> {
+          Label label = new Label();
+          StackPane place = new StackPane(label);
+          new Scene(place, 100, 100);
+          ReadOnlyObjectWrapper<String> value = new ReadOnlyObjectWrapper<>("one");
+          List<String> shown = new ArrayList<>();
+          Following.follow(label, value, shown::add);
+          value.set("two");
+          place.getChildren().clear();
+          value.set("three");
+          value.set("four");
+          assertThat(shown).containsExactly("one", "two");
+          place.getChildren().add(label);
+          assertThat(shown).containsExactly("one", "two", "four");
+          place.getChildren().clear();
+          place.getChildren().add(label);
+          assertThat(shown).as("nothing is behind").hasSize(3);
+          return null;
+        });
+  }
+}
