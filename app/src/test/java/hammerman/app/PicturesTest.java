@@ -111,7 +111,7 @@ class PicturesTest extends AtTheDesk {
   void theFieldIsChosenWithTheMouse() {
     desk.example();
     desk.go(Station.STACK);
-    desk.robot.sleep(300);
+    desk.quiet();
     Region field = desk.find("#stack-field", Region.class);
     // The third column from the left in the fourth row from below.
     double x = Desk.fx(() -> field.localToScreen(40 + 2.5 * (field.getWidth() - 44) / 8, 0).getX());
@@ -139,12 +139,12 @@ class PicturesTest extends AtTheDesk {
           trace.requestFocus();
           return null;
         });
-    desk.robot.sleep(200);
+    desk.quiet();
     Set<Integer> before = new HashSet<>(row(trace));
     for (int k = 0; k < 20; k++) {
       desk.robot.push(KeyCode.RIGHT);
     }
-    desk.robot.sleep(200);
+    desk.quiet();
     assertThat(row(trace)).isNotEqualTo(before);
   }
 

@@ -121,7 +121,7 @@ class WindowTest extends AtTheDesk {
           desk.stage.getScene().lookup("#stack-field").requestFocus();
           return null;
         });
-    desk.robot.sleep(200);
+    desk.quiet();
     desk.keys(KeyCode.UP);
     desk.keys(KeyCode.UP);
     desk.keys(KeyCode.LEFT);

@@ -1,6 +1,5 @@
 package hammerman.app.session;
 
-import hammerman.finding.Station;
 import hammerman.project.Project;
 import hammerman.project.UnreadableProject;
 import hammerman.record.Run;
@@ -10,18 +9,14 @@ import hammerman.store.InUse;
 import hammerman.store.Line;
 import hammerman.store.Mark;
 import hammerman.store.NotKept;
-import hammerman.store.ProjectFile;
 import hammerman.store.ProjectStore;
-import hammerman.store.Salvage;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
@@ -48,6 +43,7 @@ public final class Keeper {
   private static final Duration TRY_AGAIN = Duration.ofSeconds(5);
 
   private final UnnamedPacks unnamed;
+  private final Opening opening;
   private final ScheduledExecutorService thread;
   private final Executor ui;
   private final Clock clock;
@@ -65,9 +61,7 @@ public final class Keeper {
   private long asked;
 
   // The rest belongs to the keeper's thread.
-  private @Nullable Supplier<DesignState> base;
-  private @Nullable ProjectStore store;
-  private boolean named;
+  private final KeptFile file;
   private @Nullable ScheduledFuture<?> again;
 
   /** Number of the project whose file is open. */
@@ -85,23 +79,23 @@ public final class Keeper {
    * @param from file it is now kept in, or was read from
    * @param said about how it was opened; empty if there is nothing to say
    * @param marks of it, newest first
-   * @param turning what the keeper's thread does when the work goes on with it
+   * @param turn has the keeper's thread go on with it
    */
   public record Opened(
-      Line line,
-      long lastState,
-      Project now,
-      Path from,
-      String said,
-      List<Mark> marks,
-      Runnable turning) {
+      Line line, long lastState, Project now, Path from, String said, List<Mark> marks, Turn turn) {
     public Opened {
       marks = List.copyOf(marks);
     }
 
-    Opened saying(Path where, String words) {
-      return new Opened(line, lastState, now, where, words, marks, turning);
+    Opened saying(String words) {
+      return new Opened(line, lastState, now, from, words, marks, turn);
     }
+  }
+
+  /** Has the keeper's thread go on with another project. */
+  @FunctionalInterface
+  interface Turn {
+    void of(KeptFile file);
   }
 
   /** Why something could not be done, and what may be done instead. */
@@ -132,6 +126,8 @@ public final class Keeper {
    */
   public Keeper(Path home, ScheduledExecutorService thread, Executor ui, Clock clock) {
     unnamed = new UnnamedPacks(home);
+    opening = new Opening(unnamed, clock);
+    file = new KeptFile(unnamed, clock);
     this.thread = thread;
     this.ui = ui;
     this.clock = clock;
@@ -159,24 +155,24 @@ public final class Keeper {
    * @param first its first state
    */
   public void begin(Supplier<DesignState> first) {
-    kept.set(Kept.NOWHERE);
-    marks.set(List.of());
-    records.set(records.get() + 1);
-    turn(() -> base = first);
+    turn(kept -> kept.begin(first), List.of(), null);
   }
 
   /** Goes on with another project: changes asked for from now on are its own. */
-  private void turn(Runnable turning) {
+  private void turn(Turn to, List<Mark> itsMarks, @Nullable Instant at) {
     long next;
     synchronized (waiting) {
       next = ++asked;
     }
+    kept.set(Kept.NOWHERE);
+    marks.set(itsMarks);
+    records.set(records.get() + 1);
     thread.execute(
         () -> {
           drain();
-          leave();
-          turning.run();
+          to.of(file);
           projects = next;
+          tell(null, at);
           drain();
         });
   }
@@ -195,46 +191,31 @@ public final class Keeper {
    * still kept there.
    */
   public void take(Opened opened) {
-    marks.set(opened.marks());
-    records.set(records.get() + 1);
-    turn(opened.turning());
+    turn(opened.turn(), opened.marks(), opened.line().now().at());
   }
 
   /** Opens a file to work on it. */
-  public void open(Path file, Consumer<Opened> done, Consumer<Trouble> failed) {
+  public void open(Path path, Consumer<Opened> done, Consumer<Trouble> failed) {
     attempt(
-        () ->
-            switch (ProjectFile.form(file)) {
-              case DATABASE -> taken(ProjectStore.open(file, clock.instant()), file, !isOurs(file));
-              case CONTAINER -> turnedOver(file);
-              case DOCUMENT -> imported(file);
-            },
+        () -> {
+          if (file.is(path)) {
+            throw new NotKept(
+                NotKept.Reason.REFUSED, path.getFileName() + " is open in this window already.");
+          }
+          return opening.open(path);
+        },
         done,
         failed);
   }
 
   /** Opens a file only to look at it. */
-  void look(Path file, Consumer<Opened> done, Consumer<Trouble> failed) {
-    attempt(() -> taken(ProjectStore.look(file), file, true), done, failed);
+  void look(Path path, Consumer<Opened> done, Consumer<Trouble> failed) {
+    attempt(() -> opening.look(path), done, failed);
   }
 
   /** Takes what can be read of a damaged file into a new one beside it, and opens that. */
-  void salvage(Path file, Consumer<Opened> done, Consumer<Trouble> failed) {
-    attempt(
-        () -> {
-          Path target = beside(file, "what could be read");
-          String read = Salvage.of(file, target, clock.instant());
-          Opened opened = taken(ProjectStore.open(target, clock.instant()), target, true);
-          return opened.saying(
-              target,
-              "Read "
-                  + read
-                  + " into "
-                  + target.getFileName()
-                  + "; the damaged file was left as it is.");
-        },
-        done,
-        failed);
+  void salvage(Path path, Consumer<Opened> done, Consumer<Trouble> failed) {
+    attempt(() -> opening.salvaged(path), done, failed);
   }
 
   /** Goes on under a name of the builder's, which gives way if it is there. */
@@ -242,22 +223,8 @@ public final class Keeper {
     attempt(
         () -> {
           drain();
-          ProjectStore before = present();
-          boolean wasUnnamed = !named && !before.isReadOnly();
-          if (Files.exists(target) && Files.isSameFile(target, before.file())) {
-            named = true;
-            tell(null, before.file());
-            return target;
-          }
-          before.copyTo(target);
-          ProjectStore after = ProjectStore.open(target, clock.instant());
-          store = after;
-          named = true;
-          before.close();
-          if (wasUnnamed) {
-            unnamed.throwAway(before.file());
-          }
-          tell(null, after.file());
+          file.nameAs(target);
+          tell(null, clock.instant());
           return target;
         },
         done,
@@ -268,7 +235,6 @@ public final class Keeper {
   void copyTo(Path target, Consumer<Path> done, Consumer<Trouble> failed) {
     attempt(
         () -> {
-          drain();
           present().copyTo(target);
           return target;
         },
@@ -309,13 +275,7 @@ public final class Keeper {
 
   /** Reads the records of the project; its file is made if it has none yet. */
   public <T> void records(StoreWork<T> work, Consumer<T> done, Consumer<Trouble> failed) {
-    attempt(
-        () -> {
-          drain();
-          return work.run(present());
-        },
-        done,
-        failed);
+    attempt(() -> work.run(present()), done, failed);
   }
 
   /**
@@ -351,7 +311,6 @@ public final class Keeper {
     thread.execute(
         () -> {
           try {
-            drain();
             answer.complete(work.run(present()));
           } catch (IOException | RuntimeException e) {
             answer.completeExceptionally(e);
@@ -372,7 +331,7 @@ public final class Keeper {
     thread.execute(
         () -> {
           drain();
-          leave();
+          file.leave();
         });
     thread.shutdown();
   }
@@ -401,105 +360,15 @@ public final class Keeper {
         });
   }
 
-  private Opened taken(ProjectStore opened, Path from, boolean isNamed) throws IOException {
-    try {
-      Line line = opened.line();
-      Project now = line.now().project();
-      if (!opened.isReadOnly()) {
-        opened.runBook().removeUnfinished();
-      }
-      return new Opened(
-          line,
-          opened.lastState(),
-          now,
-          from,
-          "",
-          opened.marks(),
-          () -> {
-            store = opened;
-            named = isNamed;
-            tell(null, opened.file(), line.now().at());
-          });
-    } catch (IOException e) {
-      opened.close();
-      throw e;
-    }
-  }
-
-  /** A file of an earlier version goes on beside it under a new name. */
-  private Opened turnedOver(Path file) throws IOException {
-    Project p = ProjectFile.document(file);
-    Instant now = clock.instant();
-    DesignState first = DesignState.of(1, now, Station.DUTY, "Taken over", p);
-    Path target = beside(file, "");
-    ProjectStore made;
-    boolean isNamed = true;
-    try {
-      made = ProjectStore.create(target, first, now);
-    } catch (NotKept e) {
-      made = ProjectStore.create(unnamed.fresh(), first, now);
-      isNamed = false;
-    }
-    return taken(made, made.file(), isNamed)
-        .saying(
-            made.file(),
-            file.getFileName()
-                + " is of an earlier version and was left as it is; the work goes on "
-                + (isNamed ? "in " + made.file().getFileName() : "without a name")
-                + ".");
-  }
-
-  /** A bare document is no project's file: it is taken in, and has no name yet. */
-  private Opened imported(Path file) throws IOException {
-    Project p = ProjectFile.document(file);
-    DesignState first =
-        DesignState.of(1, clock.instant(), Station.DUTY, "Import of " + file.getFileName(), p);
-    return new Opened(
-        new Line(List.of(first), 0),
-        1,
-        p,
-        file,
-        "Took in "
-            + file.getFileName()
-            + ", which was left as it is; the work is kept without a name until you give it one.",
-        List.of(),
-        () -> {
-          base = () -> first;
-          tell(null, null);
-        });
-  }
-
-  private Path beside(Path file, String suffix) {
-    String name = String.valueOf(file.getFileName()).replaceFirst("\\.[^.]*$", "");
-    String stem = suffix.isEmpty() ? name : name + ", " + suffix;
-    Path target = file.resolveSibling(stem + ProjectFile.EXTENSION);
-    for (int k = 2; Files.exists(target); k++) {
-      target = file.resolveSibling(stem + " " + k + ProjectFile.EXTENSION);
-    }
-    return target;
-  }
-
-  private boolean isOurs(Path file) {
-    Path parent = file.toAbsolutePath().getParent();
-    try {
-      Path own = unnamed.fresh().toAbsolutePath().getParent();
-      return parent != null && own != null && Files.isSameFile(parent, own);
-    } catch (IOException e) {
-      return false;
-    }
-  }
-
-  /** The project's file, made if there is none yet. */
+  /** The project's file with all that is waiting for it, made if there is none yet. */
   private ProjectStore present() throws IOException {
-    ProjectStore open = store;
-    if (open == null) {
-      Supplier<DesignState> first = Objects.requireNonNull(base, "no project was begun");
-      open = ProjectStore.create(unnamed.fresh(), first.get(), clock.instant());
-      store = open;
-      named = false;
-      tell(null, open.file());
+    drain();
+    boolean made = file.isMade();
+    ProjectStore store = file.present();
+    if (!made) {
+      tell(null, clock.instant());
     }
-    return open;
+    return store;
   }
 
   /** Puts on the disk what is waiting for the project whose file is open. */
@@ -522,9 +391,7 @@ public final class Keeper {
       if (again != null) {
         again.cancel(false);
       }
-      tell(
-          e.getMessage() + " What you do stays in this window, and is tried again.",
-          store == null ? null : store.file());
+      tell(e.getMessage() + " What you do stays in this window, and is tried again.", null);
       if (!thread.isShutdown()) {
         again = thread.schedule(this::drain, TRY_AGAIN.toMillis(), TimeUnit.MILLISECONDS);
       }
@@ -532,68 +399,40 @@ public final class Keeper {
   }
 
   private void keep(List<DesignChange> changes) throws IOException {
-    ProjectStore open = present();
-    String said = null;
-    if (open.isReadOnly()) {
-      said =
-          open.file().getFileName()
-              + " can only be looked at; your changes go on in a copy without a name.";
-      open = moveOut(open);
-    }
-    try {
-      open.keep(changes);
-    } catch (NotKept e) {
-      if (!named && e.reason() != NotKept.Reason.GONE) {
-        throw e;
-      }
-      said = e.getMessage() + " The work goes on in the program's own folder; nothing is lost.";
-      open = moveOut(open);
-      open.keep(changes);
-    }
+    String said = file.keep(changes);
     boolean marked =
         changes.stream()
             .anyMatch(c -> c instanceof DesignChange.Marked || c instanceof DesignChange.Unmarked);
     if (marked) {
-      List<Mark> all = open.marks();
-      ui.execute(() -> marks.set(all));
+      List<Mark> all = file.present().marks();
+      show(() -> marks.set(all));
     }
-    tell(said, open.file());
+    tell(said, clock.instant());
   }
 
-  /** Goes on in the program's folder with all that the file at hand holds. */
-  private ProjectStore moveOut(ProjectStore from) throws IOException {
-    Path target = unnamed.fresh();
-    from.copyTo(target);
-    ProjectStore to = ProjectStore.open(target, clock.instant());
-    store = to;
-    named = false;
-    from.close();
-    return to;
+  private void tell(@Nullable String trouble, @Nullable Instant at) {
+    Kept now = file.described(at, trouble);
+    show(() -> kept.set(isWaiting() ? now.asWaiting() : now));
   }
 
-  private void leave() {
-    if (store != null) {
-      store.close();
-      store = null;
+  private boolean isWaiting() {
+    synchronized (waiting) {
+      return waiting.stream().anyMatch(w -> w.project() == asked);
     }
-    base = null;
-    named = false;
   }
 
-  private void tell(@Nullable String trouble, @Nullable Path file) {
-    tell(trouble, file, file == null ? null : clock.instant());
-  }
-
-  private void tell(@Nullable String trouble, @Nullable Path file, @Nullable Instant at) {
-    boolean readOnly = store != null && store.isReadOnly();
-    boolean isNamed = named;
+  /** Shows something of the project at hand, unless the window has gone on to another. */
+  private void show(Runnable what) {
+    long project = projects;
     ui.execute(
         () -> {
-          boolean more;
+          boolean current;
           synchronized (waiting) {
-            more = !waiting.isEmpty();
+            current = project == asked;
           }
-          kept.set(new Kept(file, isNamed, readOnly, at, more, trouble));
+          if (current) {
+            what.run();
+          }
         });
   }
 }

@@ -37,6 +37,12 @@ final class UnnamedPacks {
     return folder.resolve(UUID.randomUUID() + ProjectFile.EXTENSION);
   }
 
+  /** Whether a file lies in the folder. */
+  boolean holds(Path file) throws IOException {
+    Path in = file.toRealPath().getParent();
+    return in != null && Files.isDirectory(folder) && Files.isSameFile(in, folder);
+  }
+
   /** Returns the packs that no window works on, newest first. */
   List<Unnamed> left() {
     List<Unnamed> found = new ArrayList<>();

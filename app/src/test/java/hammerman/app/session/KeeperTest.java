@@ -127,6 +127,46 @@ class KeeperTest {
     }
   }
 
+  /** What is told of the project before must not be shown as the one at hand. */
+  @Test
+  void aNewProjectDoesNotLookKeptBecauseTheOneBeforeWas() {
+    edit(2);
+    named(folder.resolve("barrow.hammerman"));
+    List<Runnable> held = new ArrayList<>();
+    doAnswer(
+            call -> {
+              held.add(call.getArgument(0));
+              return null;
+            })
+        .when(thread)
+        .execute(any());
+    edit(3);
+    keeper.begin(state(1));
+    held.forEach(Runnable::run);
+    assertThat(keeper.keptProperty().get()).isEqualTo(Kept.NOWHERE);
+  }
+
+  @Test
+  void theFileAtHandIsNotOpenedASecondTime() {
+    edit(2);
+    Path target = folder.resolve("barrow.hammerman");
+    named(target);
+    keeper.open(target, opened -> refused.add("opened"), trouble -> refused.add(trouble.why()));
+    assertThat(refused).containsExactly("barrow.hammerman is open in this window already.");
+    assertThat(keeper.keptProperty().get().name()).contains("barrow.hammerman");
+  }
+
+  /** Reading the records does not take back what was said of changes that cannot be kept. */
+  @Test
+  void readingTheRecordsDoesNotHideThatChangesAreNotKept() throws Exception {
+    Files.writeString(folder.resolve("home"), "a file where the folder should be");
+    edit(2);
+    keeper.records(store -> true, done -> refused.add("read"), trouble -> {});
+    assertThat(refused).isEmpty();
+    assertThat(keeper.keptProperty().get().trouble()).contains("tried again");
+    assertThat(keeper.keptProperty().get().waiting()).isTrue();
+  }
+
   @Test
   void aNamedPackLeavesNothingBehindAmongTheUnnamed() throws Exception {
     edit(2);

@@ -1,0 +1,134 @@
+package hammerman.app.session;
+
+import hammerman.store.DesignChange;
+import hammerman.store.DesignState;
+import hammerman.store.NotKept;
+import hammerman.store.ProjectStore;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The file of the project at hand, as the keeper's thread has it: none before the first change, one
+ * of the builder's, or one in the program's folder. Used on that thread alone.
+ */
+final class KeptFile {
+  private final UnnamedPacks unnamed;
+  private final Clock clock;
+  private @Nullable Supplier<DesignState> first;
+  private @Nullable ProjectStore store;
+  private boolean named;
+
+  KeptFile(UnnamedPacks unnamed, Clock clock) {
+    this.unnamed = unnamed;
+    this.clock = clock;
+  }
+
+  /** Goes on with a project that has no file yet. */
+  void begin(Supplier<DesignState> state) {
+    leave();
+    first = state;
+  }
+
+  /** Goes on with a file that was opened. */
+  void take(ProjectStore opened, boolean isNamed) {
+    leave();
+    store = opened;
+    named = isNamed;
+  }
+
+  /** Leaves the project; its file is one file again. */
+  void leave() {
+    if (store != null) {
+      store.close();
+    }
+    store = null;
+    first = null;
+    named = false;
+  }
+
+  /** Whether the project has a file. */
+  boolean isMade() {
+    return store != null;
+  }
+
+  /** Whether a file is the one at hand. */
+  boolean is(Path file) throws IOException {
+    return store != null && Files.exists(file) && Files.isSameFile(file, store.file());
+  }
+
+  /** Describes it for the window. */
+  Kept described(@Nullable Instant at, @Nullable String trouble) {
+    return store == null
+        ? new Kept(null, false, false, null, false, trouble)
+        : new Kept(store.file(), named, store.isReadOnly(), at, false, trouble);
+  }
+
+  /** The file, made if there is none yet. */
+  ProjectStore present() throws IOException {
+    ProjectStore open = store;
+    if (open == null) {
+      Supplier<DesignState> state = Objects.requireNonNull(first, "no project was begun");
+      open = ProjectStore.create(unnamed.fresh(), state.get(), clock.instant());
+      store = open;
+      named = false;
+    }
+    return open;
+  }
+
+  /**
+   * Keeps changes; if they cannot be kept in the builder's file they go on in the program's folder,
+   * with all that the file held.
+   *
+   * @return what is to be said about it, if anything
+   */
+  @Nullable String keep(List<DesignChange> changes) throws IOException {
+    ProjectStore open = present();
+    if (open.isReadOnly()) {
+      moveOut(open).keep(changes);
+      return open.file().getFileName()
+          + " can only be looked at; your changes go on in a copy without a name.";
+    }
+    try {
+      open.keep(changes);
+      return null;
+    } catch (NotKept e) {
+      if (!named && e.reason() != NotKept.Reason.GONE) {
+        throw e;
+      }
+      moveOut(open).keep(changes);
+      return e.getMessage() + " The work goes on in the program's own folder; nothing is lost.";
+    }
+  }
+
+  private ProjectStore moveOut(ProjectStore from) throws IOException {
+    Path target = unnamed.fresh();
+    from.copyTo(target);
+    ProjectStore to = ProjectStore.open(target, clock.instant());
+    store = to;
+    named = false;
+    from.close();
+    return to;
+  }
+
+  /** Goes on under a name of the builder's. */
+  void nameAs(Path target) throws IOException {
+    ProjectStore before = present();
+    if (!is(target)) {
+      boolean wasUnnamed = !named && !before.isReadOnly();
+      before.copyTo(target);
+      store = ProjectStore.open(target, clock.instant());
+      before.close();
+      if (wasUnnamed) {
+        unnamed.throwAway(before.file());
+      }
+    }
+    named = true;
+  }
+}
