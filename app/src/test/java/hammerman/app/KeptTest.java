@@ -139,7 +139,7 @@ class KeptTest extends AtTheDesk {
       parallel(4);
       desk.until(() -> desk.text("#kept").startsWith("No name yet"));
       assertThat(desk.text("#trouble")).contains("your changes go on in a copy");
-      assertThat(other.present().project().variant().pack().parallel()).isEqualTo(6);
+      assertThat(other.design().present().project().variant().pack().parallel()).isEqualTo(6);
     }
     desk.openFile(file);
     assertThat(desk.text("#counts")).isEqualTo("13S6P");

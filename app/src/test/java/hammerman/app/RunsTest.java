@@ -92,7 +92,7 @@ class RunsTest extends AtTheDesk {
           .as("as the file has it")
           .startsWith(48.0, 49.1, 50.2);
       assertThat(store.runBook().runs(0, 1).getFirst().counts()).isFalse();
-      assertThat(store.present().project().duty().task().load().duration())
+      assertThat(store.design().present().project().duty().task().load().duration())
           .isBetween(29_900.0, 30_100.0);
     }
     desk = Desk.fx(() -> Desk.open(new Stage(), home));

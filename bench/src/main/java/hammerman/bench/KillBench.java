@@ -41,7 +41,7 @@ final class KillBench {
       Killed killed = killed(file, 20 + random.nextInt(900), random.nextLong());
       edits += killed.made().size();
       try (ProjectStore store = ProjectStore.open(file, Clock.systemUTC().instant())) {
-        DesignState last = store.present();
+        DesignState last = store.design().present();
         last.project();
         store.runBook().removeUnfinished();
         runs += store.runBook().count();

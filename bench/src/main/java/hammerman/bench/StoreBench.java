@@ -43,7 +43,7 @@ final class StoreBench {
     for (int k = 0; k < opening.length; k++) {
       t = System.nanoTime();
       try (ProjectStore store = ProjectStore.open(file, now)) {
-        store.line().now().project();
+        store.design().line().now().project();
         opening[k] = since(t);
       }
     }

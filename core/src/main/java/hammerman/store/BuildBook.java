@@ -10,6 +10,7 @@ import java.util.List;
 /** What was done while building: the steps with their readings, and which cell lies where. */
 public final class BuildBook {
   private final ProjectStore store;
+  private final Database database;
 
   /**
    * Where a cell is built in.
@@ -23,21 +24,18 @@ public final class BuildBook {
 
   BuildBook(ProjectStore store) {
     this.store = store;
+    database = store.database();
   }
 
   /** Keeps a step that was done; returns its number. */
   public long record(StepRecord step, Instant at) throws NotKept {
-    return store.change(
-        () ->
-            store
-                .database()
-                .insert(
-                    "INSERT INTO step (at, step, reading, verdict, reason) VALUES (?, ?, ?, ?, ?)",
-                    at.toEpochMilli(),
-                    step.step(),
-                    step.reading(),
-                    step.verdict().name(),
-                    step.reason()));
+    return store.write(
+        "INSERT INTO step (at, step, reading, verdict, reason) VALUES (?, ?, ?, ?, ?)",
+        at.toEpochMilli(),
+        step.step(),
+        step.reading(),
+        step.verdict().name(),
+        step.reason());
   }
 
   /** Strikes a step out. */
@@ -47,27 +45,21 @@ public final class BuildBook {
 
   /** Returns a page of the steps, oldest first. */
   public List<Fact<StepRecord>> steps(int from, int count) throws NotKept {
-    return store
-        .database()
-        .reading(
-            () ->
-                store
-                    .database()
-                    .rows(
-                        r ->
-                            new Fact<>(
-                                r.getLong(1),
-                                Instant.ofEpochMilli(r.getLong(2)),
-                                new StepRecord(
-                                    r.getString(3),
-                                    Inventory.optional(r, 4),
-                                    Verdict.valueOf(r.getString(5)),
-                                    r.getString(6)),
-                                Striking.read(r, 7)),
-                        "SELECT id, at, step, reading, verdict, reason, struck_at, struck_reason"
-                            + " FROM step ORDER BY id LIMIT ? OFFSET ?",
-                        count,
-                        from));
+    return store.rows(
+        r ->
+            new Fact<>(
+                r.getLong(1),
+                Instant.ofEpochMilli(r.getLong(2)),
+                new StepRecord(
+                    r.getString(3),
+                    Inventory.optional(r, 4),
+                    Verdict.valueOf(r.getString(5)),
+                    r.getString(6)),
+                Striking.read(r, 7)),
+        "SELECT id, at, step, reading, verdict, reason, struck_at, struck_reason"
+            + " FROM step ORDER BY id LIMIT ? OFFSET ?",
+        count,
+        from);
   }
 
   /**
@@ -79,18 +71,16 @@ public final class BuildBook {
     store.change(
         () -> {
           for (CellPlace p : places) {
-            store.database().update("DELETE FROM place WHERE cell = ?", p.cell());
+            database.update("DELETE FROM place WHERE cell = ?", p.cell());
           }
           for (CellPlace p : places) {
-            store
-                .database()
-                .update(
-                    "INSERT INTO place (cell, pack, cell_group, place, at) VALUES (?, ?, ?, ?, ?)",
-                    p.cell(),
-                    p.pack(),
-                    p.group(),
-                    p.place(),
-                    at.toEpochMilli());
+            database.update(
+                "INSERT INTO place (cell, pack, cell_group, place, at) VALUES (?, ?, ?, ?, ?)",
+                p.cell(),
+                p.pack(),
+                p.group(),
+                p.place(),
+                at.toEpochMilli());
           }
           return true;
         });
@@ -98,15 +88,8 @@ public final class BuildBook {
 
   /** Returns all cells that have a place. */
   public List<CellPlace> places() throws NotKept {
-    return store
-        .database()
-        .reading(
-            () ->
-                store
-                    .database()
-                    .rows(
-                        r -> new CellPlace(r.getLong(1), r.getInt(2), r.getInt(3), r.getInt(4)),
-                        "SELECT cell, pack, cell_group, place FROM place"
-                            + " ORDER BY pack, cell_group, place"));
+    return store.rows(
+        r -> new CellPlace(r.getLong(1), r.getInt(2), r.getInt(3), r.getInt(4)),
+        "SELECT cell, pack, cell_group, place FROM place" + " ORDER BY pack, cell_group, place");
   }
 }

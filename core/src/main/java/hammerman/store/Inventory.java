@@ -23,9 +23,11 @@ public final class Inventory {
           + " rest_s, instrument, origin, struck_at, struck_reason FROM measurement";
 
   private final ProjectStore store;
+  private final Database database;
 
   Inventory(ProjectStore store) {
     this.store = store;
+    database = store.database();
   }
 
   /**
@@ -40,34 +42,10 @@ public final class Inventory {
           List<Long> ids = new ArrayList<>(cells.size());
           for (InventoryCell c : cells) {
             ids.add(
-                store
-                    .database()
-                    .insert(
-                        "INSERT INTO cell (at, label, type, lot, source, bought, price, notes,"
-                            + " photo) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                        at.toEpochMilli(),
-                        c.label(),
-                        c.type(),
-                        c.lot(),
-                        c.source(),
-                        c.bought() == null ? null : c.bought().toString(),
-                        c.price(),
-                        c.notes(),
-                        c.photo()));
-          }
-          return ids;
-        });
-  }
-
-  /** Describes a cell anew; its measurements stay. */
-  public void describe(long cell, InventoryCell c) throws NotKept {
-    store.change(
-        () ->
-            store
-                .database()
-                .update(
-                    "UPDATE cell SET label = ?, type = ?, lot = ?, source = ?, bought = ?,"
-                        + " price = ?, notes = ?, photo = ? WHERE id = ?",
+                database.insert(
+                    "INSERT INTO cell (at, label, type, lot, source, bought, price, notes,"
+                        + " photo) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                    at.toEpochMilli(),
                     c.label(),
                     c.type(),
                     c.lot(),
@@ -75,31 +53,41 @@ public final class Inventory {
                     c.bought() == null ? null : c.bought().toString(),
                     c.price(),
                     c.notes(),
-                    c.photo(),
-                    cell));
+                    c.photo()));
+          }
+          return ids;
+        });
+  }
+
+  /** Describes a cell anew; its measurements stay. */
+  public void describe(long cell, InventoryCell c) throws NotKept {
+    store.write(
+        "UPDATE cell SET label = ?, type = ?, lot = ?, source = ?, bought = ?,"
+            + " price = ?, notes = ?, photo = ? WHERE id = ?",
+        c.label(),
+        c.type(),
+        c.lot(),
+        c.source(),
+        c.bought() == null ? null : c.bought().toString(),
+        c.price(),
+        c.notes(),
+        c.photo(),
+        cell);
   }
 
   /** Returns how many cells there are. */
   public int count() throws NotKept {
-    return store
-        .database()
-        .reading(() -> (int) store.database().number("SELECT count(*) FROM cell"));
+    return (int) store.number("SELECT count(*) FROM cell");
   }
 
   /** Returns a page of the cells, in the order they came. */
   public List<Fact<InventoryCell>> cells(int from, int count) throws NotKept {
-    return store
-        .database()
-        .reading(
-            () ->
-                store
-                    .database()
-                    .rows(
-                        Inventory::cell,
-                        "SELECT id, at, label, type, lot, source, bought, price, notes, photo"
-                            + " FROM cell ORDER BY id LIMIT ? OFFSET ?",
-                        count,
-                        from));
+    return store.rows(
+        Inventory::cell,
+        "SELECT id, at, label, type, lot, source, bought, price, notes, photo"
+            + " FROM cell ORDER BY id LIMIT ? OFFSET ?",
+        count,
+        from);
   }
 
   /** Keeps measurements, all or none; returns their numbers. */
@@ -130,53 +118,36 @@ public final class Inventory {
 
   /** Returns everything measured of a subject, oldest first, struck out or not. */
   public List<Fact<Measurement>> of(Subject subject) throws NotKept {
-    return store
-        .database()
-        .reading(
-            () ->
-                store
-                    .database()
-                    .rows(
-                        Inventory::measurement,
-                        MEASUREMENT + " WHERE subject = ? AND number = ? ORDER BY at, id",
-                        kind(subject),
-                        number(subject)));
+    return store.rows(
+        Inventory::measurement,
+        MEASUREMENT + " WHERE subject = ? AND number = ? ORDER BY at, id",
+        kind(subject),
+        number(subject));
   }
 
   /** Returns a page of all measurements, oldest first. */
   public List<Fact<Measurement>> measurements(int from, int count) throws NotKept {
-    return store
-        .database()
-        .reading(
-            () ->
-                store
-                    .database()
-                    .rows(
-                        Inventory::measurement,
-                        MEASUREMENT + " ORDER BY id LIMIT ? OFFSET ?",
-                        count,
-                        from));
+    return store.rows(
+        Inventory::measurement, MEASUREMENT + " ORDER BY id LIMIT ? OFFSET ?", count, from);
   }
 
   private long insert(Measurement m, Instant at) throws SQLException {
     Conditions c = m.conditions();
-    return store
-        .database()
-        .insert(
-            "INSERT INTO measurement (at, subject, number, quantity, value, current_A,"
-                + " cut_off_V, temperature_K, rest_s, instrument, origin)"
-                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-            at.toEpochMilli(),
-            kind(m.of()),
-            number(m.of()),
-            m.quantity().name(),
-            m.value(),
-            c.current(),
-            c.cutOff(),
-            c.temperature(),
-            c.rest(),
-            m.instrument(),
-            m.origin().name());
+    return database.insert(
+        "INSERT INTO measurement (at, subject, number, quantity, value, current_A,"
+            + " cut_off_V, temperature_K, rest_s, instrument, origin)"
+            + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        at.toEpochMilli(),
+        kind(m.of()),
+        number(m.of()),
+        m.quantity().name(),
+        m.value(),
+        c.current(),
+        c.cutOff(),
+        c.temperature(),
+        c.rest(),
+        m.instrument(),
+        m.origin().name());
   }
 
   private static String kind(Subject s) {

@@ -117,7 +117,7 @@ public final class ProjectFile {
   public static Project read(Path file) throws UnreadableProject {
     if (form(file) == Form.DATABASE) {
       try (ProjectStore store = ProjectStore.look(file)) {
-        return store.present().project();
+        return store.design().present().project();
       }
     }
     return document(file);

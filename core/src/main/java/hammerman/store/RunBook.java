@@ -18,9 +18,11 @@ public final class RunBook {
   private static final long UNFINISHED = -1;
 
   private final ProjectStore store;
+  private final Database database;
 
   RunBook(ProjectStore store) {
     this.store = store;
+    database = store.database();
   }
 
   /**
@@ -33,28 +35,24 @@ public final class RunBook {
     return store.change(
         () -> {
           long id =
-              store
-                  .database()
-                  .insert(
-                      "INSERT INTO run (at, name, state, conditions, notes, source, source_hash,"
-                          + " samples) VALUES (?, ?, ?, '{}', ?, ?, ?, ?)",
-                      at.toEpochMilli(),
-                      run.name(),
-                      state,
-                      run.notes(),
-                      run.source(),
-                      run.sourceHash(),
-                      UNFINISHED);
+              database.insert(
+                  "INSERT INTO run (at, name, state, conditions, notes, source, source_hash,"
+                      + " samples) VALUES (?, ?, ?, '{}', ?, ?, ?, ?)",
+                  at.toEpochMilli(),
+                  run.name(),
+                  state,
+                  run.notes(),
+                  run.source(),
+                  run.sourceHash(),
+                  UNFINISHED);
           for (int c = 0; c < run.channels().size(); c++) {
             Channel channel = run.channels().get(c);
-            store
-                .database()
-                .update(
-                    "INSERT INTO channel (run, position, name, unit) VALUES (?, ?, ?, ?)",
-                    id,
-                    c,
-                    channel.name(),
-                    channel.unit());
+            database.update(
+                "INSERT INTO channel (run, position, name, unit) VALUES (?, ?, ?, ?)",
+                id,
+                c,
+                channel.name(),
+                channel.unit());
           }
           return id;
         });
@@ -66,14 +64,12 @@ public final class RunBook {
         () -> {
           long[] channels = channelIds(run);
           for (SampleBlock b : blocks) {
-            store
-                .database()
-                .update(
-                    "INSERT INTO block (channel, level, number, figures) VALUES (?, ?, ?, ?)",
-                    channels[b.channel()],
-                    b.level(),
-                    b.number(),
-                    b.figures());
+            database.update(
+                "INSERT INTO block (channel, level, number, figures) VALUES (?, ?, ?, ?)",
+                channels[b.channel()],
+                b.level(),
+                b.number(),
+                b.figures());
           }
           return true;
         });
@@ -85,8 +81,7 @@ public final class RunBook {
    * @param samples how many it has
    */
   public void finish(long run, long samples) throws NotKept {
-    store.change(
-        () -> store.database().update("UPDATE run SET samples = ? WHERE id = ?", samples, run));
+    store.write("UPDATE run SET samples = ? WHERE id = ?", samples, run);
   }
 
   /** Removes runs whose log never came to its end. */
@@ -94,14 +89,12 @@ public final class RunBook {
     store.change(
         () -> {
           String runs = "(SELECT id FROM run WHERE samples = " + UNFINISHED + ")";
-          store
-              .database()
-              .execute(
-                  "DELETE FROM block WHERE channel IN (SELECT id FROM channel WHERE run IN "
-                      + runs
-                      + ")");
-          store.database().execute("DELETE FROM channel WHERE run IN " + runs);
-          store.database().execute("DELETE FROM run WHERE samples = " + UNFINISHED);
+          database.execute(
+              "DELETE FROM block WHERE channel IN (SELECT id FROM channel WHERE run IN "
+                  + runs
+                  + ")");
+          database.execute("DELETE FROM channel WHERE run IN " + runs);
+          database.execute("DELETE FROM run WHERE samples = " + UNFINISHED);
           return true;
         });
   }
@@ -113,38 +106,27 @@ public final class RunBook {
 
   /** Returns how many runs there are. */
   public int count() throws NotKept {
-    return store
-        .database()
-        .reading(
-            () -> (int) store.database().number("SELECT count(*) FROM run WHERE samples >= 0"));
+    return (int) store.number("SELECT count(*) FROM run WHERE samples >= 0");
   }
 
   /** Returns a page of the runs, newest first. */
   public List<Fact<Run>> runs(int from, int count) throws NotKept {
-    return store
-        .database()
-        .reading(
-            () ->
-                store
-                    .database()
-                    .rows(
-                        this::run,
-                        "SELECT id, at, name, notes, source, source_hash, struck_at,"
-                            + " struck_reason FROM run WHERE samples >= 0"
-                            + " ORDER BY id DESC LIMIT ? OFFSET ?",
-                        count,
-                        from));
+    return store.rows(
+        this::run,
+        "SELECT id, at, name, notes, source, source_hash, struck_at,"
+            + " struck_reason FROM run WHERE samples >= 0"
+            + " ORDER BY id DESC LIMIT ? OFFSET ?",
+        count,
+        from);
   }
 
   private Fact<Run> run(ResultSet r) throws SQLException {
     long id = r.getLong(1);
     List<Channel> channels =
-        store
-            .database()
-            .rows(
-                c -> new Channel(c.getString(1), c.getString(2)),
-                "SELECT name, unit FROM channel WHERE run = ? ORDER BY position",
-                id);
+        database.rows(
+            c -> new Channel(c.getString(1), c.getString(2)),
+            "SELECT name, unit FROM channel WHERE run = ? ORDER BY position",
+            id);
     return new Fact<>(
         id,
         Instant.ofEpochMilli(r.getLong(2)),
@@ -154,10 +136,7 @@ public final class RunBook {
 
   /** Returns how many samples the log of a run has. */
   public long samples(long run) throws NotKept {
-    return store
-        .database()
-        .reading(
-            () -> store.database().number("SELECT max(samples, 0) FROM run WHERE id = ?", run));
+    return store.number("SELECT max(samples, 0) FROM run WHERE id = ?", run);
   }
 
   /**
@@ -167,9 +146,8 @@ public final class RunBook {
    * @param count how many at most
    */
   public double[] raw(long run, int channel, long from, int count) throws NotKept {
-    return store
-        .database()
-        .reading(() -> entries(channelIds(run)[channel], 0, SampleBlock.SAMPLES, 1, from, count));
+    return database.reading(
+        () -> entries(channelIds(run)[channel], 0, SampleBlock.SAMPLES, 1, from, count));
   }
 
   /**
@@ -181,32 +159,30 @@ public final class RunBook {
    * @param slots how many are wanted, mostly the width of the picture in px
    */
   public Trace trace(long run, int channel, long from, long to, int slots) throws NotKept {
-    return store
-        .database()
-        .reading(
-            () -> {
-              long id = channelIds(run)[channel];
-              long each = Math.max(1, Math.ceilDiv(to - from, slots));
-              int level = 0;
-              long span = 1;
-              while (level < SampleWriter.LEVELS && span * SampleBlock.FACTOR <= each) {
-                span *= SampleBlock.FACTOR;
-                level++;
-              }
-              long first = from / span;
-              int wanted = (int) (Math.ceilDiv(to, span) - first);
-              int stride = level == 0 ? 1 : 2;
-              double[] found =
-                  entries(
-                      id,
-                      level,
-                      level == 0 ? SampleBlock.SAMPLES : SampleBlock.PAIRS,
-                      stride,
-                      first,
-                      wanted);
-              int perSlot = (int) Math.max(1, each / span);
-              return reduced(found, stride, first * span, span, perSlot);
-            });
+    return database.reading(
+        () -> {
+          long id = channelIds(run)[channel];
+          long each = Math.max(1, Math.ceilDiv(to - from, slots));
+          int level = 0;
+          long span = 1;
+          while (level < SampleWriter.LEVELS && span * SampleBlock.FACTOR <= each) {
+            span *= SampleBlock.FACTOR;
+            level++;
+          }
+          long first = from / span;
+          int wanted = (int) (Math.ceilDiv(to, span) - first);
+          int stride = level == 0 ? 1 : 2;
+          double[] found =
+              entries(
+                  id,
+                  level,
+                  level == 0 ? SampleBlock.SAMPLES : SampleBlock.PAIRS,
+                  stride,
+                  first,
+                  wanted);
+          int perSlot = (int) Math.max(1, each / span);
+          return reduced(found, stride, first * span, span, perSlot);
+        });
   }
 
   private static Trace reduced(double[] found, int stride, long from, long span, int perSlot) {
@@ -237,16 +213,14 @@ public final class RunBook {
     long firstBlock = from / perBlock;
     long lastBlock = (from + Math.max(1, count) - 1) / perBlock;
     List<double[]> blocks =
-        store
-            .database()
-            .rows(
-                r -> SampleBlock.read(r.getBytes(1)),
-                "SELECT figures FROM block WHERE channel = ? AND level = ?"
-                    + " AND number BETWEEN ? AND ? ORDER BY number",
-                channel,
-                level,
-                firstBlock,
-                lastBlock);
+        database.rows(
+            r -> SampleBlock.read(r.getBytes(1)),
+            "SELECT figures FROM block WHERE channel = ? AND level = ?"
+                + " AND number BETWEEN ? AND ? ORDER BY number",
+            channel,
+            level,
+            firstBlock,
+            lastBlock);
     int at = 0;
     int skip = (int) (from - firstBlock * perBlock) * stride;
     for (double[] b : blocks) {
@@ -261,8 +235,7 @@ public final class RunBook {
   }
 
   private long[] channelIds(long run) throws SQLException {
-    return store
-        .database()
+    return database
         .rows(r -> r.getLong(1), "SELECT id FROM channel WHERE run = ? ORDER BY position", run)
         .stream()
         .mapToLong(Long::longValue)

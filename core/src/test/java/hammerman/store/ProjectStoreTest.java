@@ -52,32 +52,36 @@ class ProjectStoreTest {
   @Test
   void whatIsKeptIsThereWhenItIsOpenedAgain() throws Exception {
     try (ProjectStore store = created()) {
-      store.keep(List.of(edited(state(2, "Second")), edited(state(3, "Third"))));
-      store.keep(List.of(new DesignChange.Moved(2)));
+      store.design().keep(List.of(edited(state(2, "Second")), edited(state(3, "Third"))));
+      store.design().keep(List.of(new DesignChange.Moved(2)));
     }
     try (ProjectStore store = ProjectStore.open(file(), NOON)) {
-      Line line = store.line();
+      Line line = store.design().line();
       assertThat(line.states()).extracting(DesignState::id).containsExactly(1L, 2L, 3L);
       assertThat(line.now().project().name()).isEqualTo("Second");
       assertThat(line.states().get(2).what()).isEqualTo("Edit 3");
       assertThat(line.states().get(2).project()).isEqualTo(barrow.withName("Third"));
-      assertThat(store.lastState()).isEqualTo(3);
+      assertThat(store.design().lastState()).isEqualTo(3);
     }
   }
 
   @Test
   void anEditAfterUndoForgetsWhatWasUndoneUnlessItIsMarked() throws Exception {
     try (ProjectStore store = created()) {
-      store.keep(List.of(edited(state(2, "a")), edited(state(3, "b")), edited(state(4, "c"))));
-      store.keep(List.of(new DesignChange.Marked(3, "before the strips were cut", NOON)));
-      store.keep(List.of(new DesignChange.Moved(1), edited(state(5, "d"))));
-      assertThat(store.line().states()).extracting(DesignState::id).containsExactly(1L, 5L);
-      Mark mark = store.marks().getFirst();
+      store
+          .design()
+          .keep(List.of(edited(state(2, "a")), edited(state(3, "b")), edited(state(4, "c"))));
+      store.design().keep(List.of(new DesignChange.Marked(3, "before the strips were cut", NOON)));
+      store.design().keep(List.of(new DesignChange.Moved(1), edited(state(5, "d"))));
+      assertThat(store.design().line().states())
+          .extracting(DesignState::id)
+          .containsExactly(1L, 5L);
+      Mark mark = store.design().marks().getFirst();
       assertThat(mark.name()).isEqualTo("before the strips were cut");
-      assertThat(store.state(mark.state()).project().name()).isEqualTo("b");
-      assertThatThrownBy(() -> store.state(4)).hasMessageContaining("not kept any more");
-      store.keep(List.of(new DesignChange.Unmarked(mark.id())));
-      assertThat(store.marks()).isEmpty();
+      assertThat(store.design().state(mark.state()).project().name()).isEqualTo("b");
+      assertThatThrownBy(() -> store.design().state(4)).hasMessageContaining("not kept any more");
+      store.design().keep(List.of(new DesignChange.Unmarked(mark.id())));
+      assertThat(store.design().marks()).isEmpty();
     }
   }
 
@@ -86,32 +90,37 @@ class ProjectStoreTest {
     try (ProjectStore store = created()) {
       assertThatThrownBy(
               () ->
-                  store.keep(
-                      List.of(edited(state(2, "good")), new DesignChange.Marked(77, "bad", NOON))))
+                  store
+                      .design()
+                      .keep(
+                          List.of(
+                              edited(state(2, "good")), new DesignChange.Marked(77, "bad", NOON))))
           .isInstanceOf(NotKept.class);
-      assertThat(store.line().states()).hasSize(1);
-      store.keep(List.of(edited(state(2, "good"))));
-      assertThat(store.present().project().name()).isEqualTo("good");
+      assertThat(store.design().line().states()).hasSize(1);
+      store.design().keep(List.of(edited(state(2, "good"))));
+      assertThat(store.design().present().project().name()).isEqualTo("good");
     }
   }
 
   @Test
   void onClosingItIsOneFileAndOldStatesHaveGone() throws Exception {
     try (ProjectStore store = created()) {
-      store.keep(
-          IntStream.range(2, ProjectStore.KEPT_STATES + 50)
-              .mapToObj(k -> edited(state(k, "Edit " + k)))
-              .toList());
-      store.keep(List.of(new DesignChange.Marked(2, "early", NOON)));
+      store
+          .design()
+          .keep(
+              IntStream.range(2, DesignBook.KEPT_STATES + 50)
+                  .mapToObj(k -> edited(state(k, "Edit " + k)))
+                  .toList());
+      store.design().keep(List.of(new DesignChange.Marked(2, "early", NOON)));
       assertThat(WriterLock.beside(file())).exists();
     }
     try (var files = Files.list(folder)) {
       assertThat(files).containsExactly(file());
     }
     try (ProjectStore store = ProjectStore.open(file(), NOON)) {
-      assertThat(store.line().states()).hasSizeBetween(ProjectStore.KEPT_STATES, 401);
-      assertThat(store.state(2).project().name()).isEqualTo("Edit 2");
-      assertThatThrownBy(() -> store.state(3)).isInstanceOf(NotKept.class);
+      assertThat(store.design().line().states()).hasSizeBetween(DesignBook.KEPT_STATES, 401);
+      assertThat(store.design().state(2).project().name()).isEqualTo("Edit 2");
+      assertThatThrownBy(() -> store.design().state(3)).isInstanceOf(NotKept.class);
     }
   }
 
@@ -127,10 +136,10 @@ class ProjectStoreTest {
       assertThatThrownBy(() -> ProjectStore.open(link, NOON)).isInstanceOf(InUse.class);
       try (ProjectStore look = ProjectStore.look(file())) {
         assertThat(look.isReadOnly()).isTrue();
-        assertThat(look.present().project().name()).isEqualTo("First");
-        store.keep(List.of(edited(state(2, "Second"))));
-        assertThat(look.present().project().name()).isEqualTo("Second");
-        assertThatThrownBy(() -> look.keep(List.of(edited(state(3, "x")))))
+        assertThat(look.design().present().project().name()).isEqualTo("First");
+        store.design().keep(List.of(edited(state(2, "Second"))));
+        assertThat(look.design().present().project().name()).isEqualTo("Second");
+        assertThatThrownBy(() -> look.design().keep(List.of(edited(state(3, "x")))))
             .hasMessageContaining("can only be looked at");
       }
     }
@@ -149,7 +158,7 @@ class ProjectStoreTest {
       }
     }
     try (ProjectStore store = ProjectStore.look(file())) {
-      assertThat(store.line().states()).hasSize(1);
+      assertThat(store.design().line().states()).hasSize(1);
     }
     assertThat(Files.readAllBytes(file())).isEqualTo(before);
   }
@@ -159,7 +168,7 @@ class ProjectStoreTest {
     try (ProjectStore store = created()) {
       Files.delete(file());
       assertThat(store.isGone()).isTrue();
-      assertThatThrownBy(() -> store.keep(List.of(edited(state(2, "Second")))))
+      assertThatThrownBy(() -> store.design().keep(List.of(edited(state(2, "Second")))))
           .isInstanceOfSatisfying(
               NotKept.class, e -> assertThat(e.reason()).isEqualTo(NotKept.Reason.GONE));
       Path copy = folder.resolve("rescued.hammerman");
@@ -175,7 +184,7 @@ class ProjectStoreTest {
   void aStrangerWritingIntoItIsNoticed() throws Exception {
     try (ProjectStore store = created()) {
       sql("UPDATE state SET what = 'meddled'");
-      assertThatThrownBy(() -> store.keep(List.of(edited(state(2, "Second")))))
+      assertThatThrownBy(() -> store.design().keep(List.of(edited(state(2, "Second")))))
           .hasMessageContaining("another program has written");
     }
   }
@@ -211,8 +220,9 @@ class ProjectStoreTest {
   @Test
   void ofADamagedFileWhatCanBeReadIsTakenIntoANewOne() throws Exception {
     try (ProjectStore store = created()) {
-      store.keep(
-          IntStream.rangeClosed(2, 60).mapToObj(k -> edited(state(k, "Edit " + k))).toList());
+      store
+          .design()
+          .keep(IntStream.rangeClosed(2, 60).mapToObj(k -> edited(state(k, "Edit " + k))).toList());
       store.inventory().add(List.of(InventoryCell.labelled("A1")), NOON);
     }
     try (RandomAccessFile raw = new RandomAccessFile(file().toFile(), "rw")) {
@@ -229,8 +239,8 @@ class ProjectStoreTest {
     assertThat(words).contains("of state");
     assertThat(Files.readAllBytes(file())).isEqualTo(before);
     try (ProjectStore store = ProjectStore.open(saved, NOON)) {
-      assertThat(store.present().project().name()).startsWith("Edit ");
-      assertThat(store.line().states()).hasSizeGreaterThan(20);
+      assertThat(store.design().present().project().name()).startsWith("Edit ");
+      assertThat(store.design().line().states()).hasSizeGreaterThan(20);
     }
   }
 

@@ -288,7 +288,7 @@ public final class Keeper {
         now(
             store -> {
               project[0] = projects;
-              return store.runBook().begin(run, store.presentState(), clock.instant());
+              return store.runBook().begin(run, store.design().presentState(), clock.instant());
             });
     return new RunLog(
         id,
@@ -404,7 +404,7 @@ public final class Keeper {
         changes.stream()
             .anyMatch(c -> c instanceof DesignChange.Marked || c instanceof DesignChange.Unmarked);
     if (marked) {
-      List<Mark> all = file.present().marks();
+      List<Mark> all = file.present().design().marks();
       show(() -> marks.set(all));
     }
     tell(said, clock.instant());

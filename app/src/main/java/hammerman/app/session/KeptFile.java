@@ -91,18 +91,18 @@ final class KeptFile {
   @Nullable String keep(List<DesignChange> changes) throws IOException {
     ProjectStore open = present();
     if (open.isReadOnly()) {
-      moveOut(open).keep(changes);
+      moveOut(open).design().keep(changes);
       return open.file().getFileName()
           + " can only be looked at; your changes go on in a copy without a name.";
     }
     try {
-      open.keep(changes);
+      open.design().keep(changes);
       return null;
     } catch (NotKept e) {
       if (!named && e.reason() != NotKept.Reason.GONE) {
         throw e;
       }
-      moveOut(open).keep(changes);
+      moveOut(open).design().keep(changes);
       return e.getMessage() + " The work goes on in the program's own folder; nothing is lost.";
     }
   }

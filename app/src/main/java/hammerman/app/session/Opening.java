@@ -52,13 +52,19 @@ final class Opening {
 
   private static Opened opened(ProjectStore store, Path from, boolean named) throws IOException {
     try {
-      Line line = store.line();
+      Line line = store.design().line();
       Project now = line.now().project();
       if (!store.isReadOnly()) {
         store.runBook().removeUnfinished();
       }
       return new Opened(
-          line, store.lastState(), now, from, "", store.marks(), file -> file.take(store, named));
+          line,
+          store.design().lastState(),
+          now,
+          from,
+          "",
+          store.design().marks(),
+          file -> file.take(store, named));
     } catch (IOException e) {
       store.close();
       throw e;

@@ -177,7 +177,7 @@ public final class Session {
   /** Goes back to a marked state; an edit like any other. */
   public void goTo(Mark mark, Consumer<Keeper.Trouble> failed) {
     keeper.records(
-        store -> store.state(mark.state()),
+        store -> store.design().state(mark.state()),
         state -> {
           try {
             Project then = state.project();

@@ -49,7 +49,7 @@ final class UnnamedPacks {
     for (Path file : files(folder)) {
       if (!ProjectStore.isInUse(file)) {
         try (ProjectStore store = ProjectStore.look(file)) {
-          DesignState s = store.present();
+          DesignState s = store.design().present();
           Project p = s.project();
           found.add(new Unnamed(file, p.name(), p.variant().pack().counts(), s.at()));
         } catch (UnreadableProject e) {

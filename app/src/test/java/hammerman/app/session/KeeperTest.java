@@ -120,10 +120,12 @@ class KeeperTest {
     keeper.close();
     held.forEach(Runnable::run);
     try (ProjectStore store = ProjectStore.open(first, NOON)) {
-      assertThat(store.line().states()).extracting(DesignState::id).containsExactly(1L, 2L, 3L);
+      assertThat(store.design().line().states())
+          .extracting(DesignState::id)
+          .containsExactly(1L, 2L, 3L);
     }
     try (ProjectStore store = ProjectStore.open(second, NOON)) {
-      assertThat(store.line().states()).hasSize(4);
+      assertThat(store.design().line().states()).hasSize(4);
     }
   }
 
@@ -200,7 +202,9 @@ class KeeperTest {
     assertThat(keeper.keptProperty().get().trouble()).isNull();
     keeper.close();
     try (ProjectStore store = ProjectStore.open(file(), NOON)) {
-      assertThat(store.line().states()).extracting(DesignState::id).containsExactly(1L, 2L, 3L);
+      assertThat(store.design().line().states())
+          .extracting(DesignState::id)
+          .containsExactly(1L, 2L, 3L);
     }
   }
 
@@ -218,7 +222,7 @@ class KeeperTest {
     keeper.close();
     assertThat(Files.readString(target)).isEqualTo("somebody else's");
     try (ProjectStore store = ProjectStore.open(file(), NOON)) {
-      assertThat(store.line().states()).hasSize(3);
+      assertThat(store.design().line().states()).hasSize(3);
     }
   }
 

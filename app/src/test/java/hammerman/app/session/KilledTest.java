@@ -84,8 +84,8 @@ class KilledTest {
     try (ProjectStore store =
         ProjectStore.open(left.getFirst().file(), Clock.systemUTC().instant())) {
       assertThat(packs.left()).as("one that is worked on is not offered").isEmpty();
-      assertThat(store.present().id()).isEqualTo(39);
-      assertThat(store.line().states()).hasSize(39);
+      assertThat(store.design().present().id()).isEqualTo(39);
+      assertThat(store.design().line().states()).hasSize(39);
     }
   }
 }
