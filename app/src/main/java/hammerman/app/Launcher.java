@@ -12,6 +12,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
+import org.apache.commons.io.FileUtils;
 import org.jspecify.annotations.Nullable;
 
 /** Entry point; apart from the application class so that JavaFX may lie on the class path. */
@@ -51,7 +52,8 @@ public final class Launcher {
   private static Path temporary() {
     try {
       Path folder = Files.createTempDirectory("hammerman");
-      folder.toFile().deleteOnExit();
+      Runtime.getRuntime()
+          .addShutdownHook(new Thread(() -> FileUtils.deleteQuietly(folder.toFile()), "clear"));
       return folder;
     } catch (IOException e) {
       return Path.of(System.getProperty("java.io.tmpdir"));

@@ -6,7 +6,6 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -14,6 +13,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import org.apache.commons.io.FileUtils;
 
 /**
  * Kills a program that edits, records and imports, at random moments, and looks what is in its
@@ -23,20 +23,23 @@ final class KillBench {
   private static final long SEED = 20_261;
   private static final long PROMISED_MS = 250;
 
+  /** A file is killed again and again, but not for ever: every opening checks all that is in it. */
+  private static final int KILLS_PER_FILE = 5;
+
   private KillBench() {}
 
   static void run(int kills) throws IOException, InterruptedException {
     Random random = new Random(SEED);
-    Path folder = Files.createTempDirectory("hammerman-kill");
+    Path folder = Scratch.folder("kill");
     int unopened = 0;
     int late = 0;
     long edits = 0;
     long runs = 0;
     List<Long> missing = new ArrayList<>();
     for (int k = 0; k < kills; k++) {
-      Path file = folder.resolve("pack" + k % 20 + ".hammerman");
-      if (k % 20 == k) {
-        Files.deleteIfExists(file);
+      Path file = folder.resolve("pack.hammerman");
+      if (k % KILLS_PER_FILE == 0) {
+        FileUtils.cleanDirectory(folder.toFile());
       }
       Killed killed = killed(file, 20 + random.nextInt(900), random.nextLong());
       edits += killed.made().size();
@@ -90,6 +93,7 @@ final class KillBench {
                 "--enable-native-access=ALL-UNNAMED",
                 "-XX:+UseSerialGC",
                 "-XX:TieredStopAtLevel=1",
+                "-Djava.io.tmpdir=" + file.getParent(),
                 "-cp",
                 System.getProperty("java.class.path"),
                 KillChild.class.getName(),

@@ -24,7 +24,7 @@ import java.util.concurrent.TimeUnit;
 
 /** Edits, records and imports until it is killed; says what it has done as it does it. */
 final class KillChild {
-  private static final int SAMPLES = 60_000;
+  private static final int SAMPLES = 20_000;
 
   private KillChild() {}
 

@@ -25,6 +25,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -37,6 +38,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 
@@ -57,9 +59,9 @@ final class MutantBench {
   private static final double[] FACTORS = {0.01, 0.1, 0.5, 1.01, 2, 3, 10, 100, 1000, -1};
 
   private final Random random = new Random(SEED);
-  private final Path folder = Files.createTempDirectory("hammerman-mutants");
+  private final Path folder = Scratch.folder("mutants");
   private final Map<String, int[]> counts = new TreeMap<>();
-  private final Map<String, String> broken = new TreeMap<>();
+  private final Map<String, Integer> broken = new TreeMap<>();
   private final List<byte[]> documents = new ArrayList<>();
   private final byte[] database;
   private final byte[] log;
@@ -116,10 +118,10 @@ final class MutantBench {
             System.out.printf(
                 "%-16s %6d sound, %6d refused in words, %3d over %d s, %3d broken%n",
                 kind, n[0], n[1], n[2], MOST_SECONDS, n[3]));
-    bench.broken.forEach((what, example) -> System.out.println(what + "\n    " + example));
   }
 
-  private void one(String kind, byte[] bytes, Reading reading) throws InterruptedException {
+  private void one(String kind, byte[] bytes, Reading reading)
+      throws InterruptedException, IOException {
     int[] n = counts.computeIfAbsent(kind, k -> new int[4]);
     Future<?> work =
         worker.submit(
@@ -133,7 +135,7 @@ final class MutantBench {
     } catch (TimeoutException e) {
       work.cancel(true);
       n[2]++;
-      broken.putIfAbsent(kind + " takes long", new String(bytes, StandardCharsets.UTF_8));
+      broken(kind + " takes long", doing(), bytes);
     } catch (ExecutionException e) {
       Throwable cause = e.getCause();
       boolean words =
@@ -147,11 +149,31 @@ final class MutantBench {
       } else {
         n[3]++;
         StackTraceElement[] at = cause == null ? new StackTraceElement[0] : cause.getStackTrace();
-        broken.putIfAbsent(
+        broken(
             kind + ": " + (cause == null ? "" : cause.getClass().getSimpleName()),
-            message + (at.length == 0 ? "" : " at " + at[0]));
+            message + (at.length == 0 ? "" : " at " + at[0]),
+            bytes);
       }
     }
+  }
+
+  /** Says what broke as soon as it is found, and keeps the file beside the others of its kind. */
+  private void broken(String kind, String what, byte[] bytes) throws IOException {
+    int n = broken.merge(kind, 1, Integer::sum);
+    Path kept = Path.of("target", "mutants", kind.replaceAll("\\W+", "-") + "-" + n);
+    Files.createDirectories(kept.getParent());
+    Files.write(kept, bytes);
+    System.out.println(kind + ": " + what + "\n    kept as " + kept);
+  }
+
+  private static String doing() {
+    return Thread.getAllStackTraces().entrySet().stream()
+        .filter(t -> t.getKey().getName().equals("mutant"))
+        .flatMap(t -> Arrays.stream(t.getValue()))
+        .filter(e -> e.getClassName().startsWith("hammerman"))
+        .limit(8)
+        .map(StackTraceElement::toString)
+        .collect(Collectors.joining(" < "));
   }
 
   private void project(byte[] bytes) throws IOException {

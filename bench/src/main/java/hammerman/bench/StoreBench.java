@@ -31,7 +31,7 @@ final class StoreBench {
   private StoreBench() {}
 
   static void run() throws Exception {
-    Path folder = Files.createTempDirectory("hammerman-store");
+    Path folder = Scratch.folder("store");
     Instant now = Clock.systemUTC().instant();
     Path file = folder.resolve("demo.hammerman");
     long t = System.nanoTime();

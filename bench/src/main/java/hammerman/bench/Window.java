@@ -5,7 +5,6 @@ import hammerman.app.session.Workshop;
 import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CountDownLatch;
 import java.util.function.BiConsumer;
@@ -26,7 +25,7 @@ record Window(Session session, Frame frame, Scene scene) {
   /** Opens a window, lets a measurement run in it, and waits until that says it is done. */
   static void measure(BiConsumer<Window, Runnable> measurement)
       throws InterruptedException, IOException {
-    Path home = Files.createTempDirectory("hammerman-bench");
+    Path home = Scratch.folder("window");
     CountDownLatch done = new CountDownLatch(1);
     Runnable begin = () -> measurement.accept(open(home), done::countDown);
     if (started) {

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.apache.commons.io.FileUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -143,7 +144,7 @@ public final class Salvage {
       return found;
     } finally {
       if (folder != null) {
-        clear(folder);
+        FileUtils.deleteQuietly(folder.toFile());
       }
     }
     return found;
@@ -177,18 +178,6 @@ public final class Salvage {
       return true;
     } catch (SQLException e) {
       return false;
-    }
-  }
-
-  private static void clear(Path folder) {
-    try (var files = Files.list(folder)) {
-      for (Path f : files.toList()) {
-        Files.deleteIfExists(f);
-      }
-      Files.deleteIfExists(folder);
-    } catch (IOException e) {
-      // A copy in the system's temporary folder; it goes with it.
-      return;
     }
   }
 }

@@ -13,15 +13,12 @@ import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.project.Project;
-import hammerman.project.Shipped;
-import hammerman.project.UnreadableProject;
-import hammerman.store.Mark;
 import hammerman.unit.InvalidValue;
 import java.nio.file.Path;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -48,18 +45,6 @@ import org.slf4j.LoggerFactory;
 /** The frame around the stations; one for each window. */
 public final class Frame {
   private static final Logger LOG = LoggerFactory.getLogger(Frame.class);
-  private static final List<KeyCode> DIGITS =
-      List.of(
-          KeyCode.DIGIT1,
-          KeyCode.DIGIT2,
-          KeyCode.DIGIT3,
-          KeyCode.DIGIT4,
-          KeyCode.DIGIT5,
-          KeyCode.DIGIT6,
-          KeyCode.DIGIT7,
-          KeyCode.DIGIT8,
-          KeyCode.DIGIT9);
-
   private final Session session;
   private final Settings settings;
   private final StackPane root = new StackPane();
@@ -70,16 +55,17 @@ public final class Frame {
   private final Overlay overlay = new Overlay();
   private final ScrollPane page = new ScrollPane();
   private final Notices notices = new Notices();
-  private final Label message = new Label();
-  private final Label saved = new Label();
+  private final StatusBar status = new StatusBar();
   private final Button undo = tool("Undo", "undo");
   private final Button redo = tool("Redo", "redo");
   private final List<StationView> views;
   private final FileDesk desk;
+  private final ProjectCommands project;
   private final List<Command> commands;
   private StationView current;
   private Theme theme;
-  private @Nullable String lastTrouble;
+  private @Nullable String keptTrouble;
+  private @Nullable String forecastTrouble;
   private boolean warned;
 
   /** Builds the frame of a workshop. */
@@ -103,7 +89,15 @@ public final class Frame {
     plate = new Nameplate(bench);
     views = Stations.all(bench);
     current = views.getFirst();
-    desk = new FileDesk(session, settings, files, notices, this::tell);
+    desk = new FileDesk(session, settings, files, notices, status::tell);
+    project =
+        new ProjectCommands(
+            session,
+            desk,
+            overlay,
+            () -> go(Station.STACK, "variants"),
+            status::tell,
+            this::complain);
     commands = commands();
     root.getChildren().addAll(sheet(), overlay);
     zoom = new Zoom(root, settings.number("scale", 1));
@@ -121,7 +115,9 @@ public final class Frame {
     showUndoable();
     showKept(session.keeper().keptProperty().get());
     go(Station.DUTY);
-    workshop.troubles().forEach(notices::trouble);
+    if (!workshop.troubles().isEmpty()) {
+      complain(String.join(" ", workshop.troubles()));
+    }
     desk.offerUnnamed();
   }
 
@@ -214,10 +210,10 @@ public final class Frame {
   }
 
   /** A change that leaves the design as it is makes no forecast, but is to be seen. */
-  private void showProject(Project project) {
-    plate.show(project);
+  private void showProject(Project now) {
+    plate.show(now);
     Forecast forecast = session.forecastProperty().get();
-    if (project.design().equals(forecast.design())) {
+    if (now.design().equals(forecast.design())) {
       rail.show(forecast);
       changed(Slice.PROJECT);
     }
@@ -248,8 +244,8 @@ public final class Frame {
     wordmark.setMinWidth(Region.USE_PREF_SIZE);
     Region spring = new Region();
     HBox.setHgrow(spring, Priority.ALWAYS);
-    undo.setOnAction(e -> undo());
-    redo.setOnAction(e -> redo());
+    undo.setOnAction(e -> project.undo());
+    redo.setOnAction(e -> project.redo());
     HBox top = new HBox(wordmark, line, spring, undo, redo, menu());
     top.getStyleClass().add("line");
     VBox head = new VBox(top, inset(plate, 2, 16, 6, 16), notices);
@@ -263,19 +259,8 @@ public final class Frame {
     sheet.setTop(head);
     sheet.setCenter(inset(page, 0, 4, 4, 16));
     sheet.setRight(rail);
-    sheet.setBottom(status());
+    sheet.setBottom(status);
     return sheet;
-  }
-
-  private Node status() {
-    Label keys = new Label("F1 explains this screen · Ctrl+K finds any command");
-    message.setId("message");
-    saved.setId("kept");
-    Region spring = new Region();
-    HBox.setHgrow(spring, Priority.ALWAYS);
-    HBox bar = new HBox(saved, message, spring, keys);
-    bar.getStyleClass().add("status");
-    return bar;
   }
 
   private static Region inset(Region node, double top, double right, double bottom, double left) {
@@ -310,33 +295,14 @@ public final class Frame {
   }
 
   private List<Command> commands() {
-    List<Command> list = new ArrayList<>();
-    list.add(Command.of("New project", KeyCode.N, desk::begin));
-    list.add(Command.of("Open a project", KeyCode.O, desk::open));
-    list.add(Command.of("Give it a name", KeyCode.S, desk::name));
-    list.add(Command.withShift("Keep under another name", KeyCode.S, desk::nameAs));
-    list.add(Command.of("Keep a copy as", desk::copy));
-    list.add(Command.of("Export the design as a bare document", desk::export));
-    list.add(Command.of("Packs without a name", () -> desk.listUnnamed(overlay::palette)));
-    list.add(Command.of("Take in parts of your own", desk::takeParts));
-    list.add(Command.of("Mark this state", KeyCode.B, this::mark));
-    list.add(Command.withShift("Go back to a mark", KeyCode.B, this::marks));
-    for (Shipped.Example example : Shipped.Example.values()) {
-      list.add(
-          Command.of("Load the example “" + example.label() + "”", () -> desk.example(example)));
-    }
-    list.add(Command.of("Undo", KeyCode.Z, this::undo));
-    list.add(Command.withShift("Redo", KeyCode.Z, this::redo));
-    list.add(Command.of("What if: copy this variant", KeyCode.D, this::copyVariant));
-    list.add(Command.of("Next variant", KeyCode.PAGE_DOWN, this::nextVariant));
-    list.add(Command.of("Compare the variants", KeyCode.M, () -> go(Station.STACK, "variants")));
-    list.add(Command.of("Remove this variant", this::removeVariant));
+    List<Command> list = new ArrayList<>(project.all());
     for (int k = 0; k < views.size(); k++) {
       Station station = views.get(k).page().station();
-      list.add(Command.of("Go to " + station.label(), DIGITS.get(k), () -> go(station)));
+      KeyCode digit = KeyCode.valueOf("DIGIT" + (k + 1));
+      list.add(Command.of("Go to " + station.label(), digit, () -> go(station)));
     }
     list.add(Command.of("Show the judgements", KeyCode.J, this::showJudgements));
-    list.add(Command.of("Do the first remedy", KeyCode.ENTER, () -> tell(rail.first())));
+    list.add(Command.of("Do the first remedy", KeyCode.ENTER, () -> status.tell(rail.first())));
     list.add(Command.of("Day or night", KeyCode.T, () -> setTheme(theme.other())));
     list.add(Command.of("Larger", KeyCode.EQUALS, () -> scale(0.1)));
     list.add(Command.of("Smaller", KeyCode.MINUS, () -> scale(-0.1)));
@@ -366,70 +332,9 @@ public final class Frame {
         current.help());
   }
 
-  private void copyVariant() {
-    int n = session.project().variants().size() + 1;
-    session.edit("Copy variant", Station.STACK, p -> p.plusVariant("What if " + n));
-    tell("Working on a copy; Ctrl+Page Down goes from variant to variant.");
-  }
-
-  private void nextVariant() {
-    session.edit(
-        "Next variant", Station.STACK, p -> p.withActive((p.active() + 1) % p.variants().size()));
-  }
-
-  private void removeVariant() {
-    if (session.project().variants().size() < 2) {
-      complain("This is the only variant; a project keeps at least one.");
-    } else {
-      session.edit("Remove variant", Station.STACK, p -> p.minusVariant());
-    }
-  }
-
   private void scale(double by) {
     zoom.setScale(zoom.scale() + by);
     settings.put("scale", zoom.scale());
-  }
-
-  private void undo() {
-    try {
-      session.undo();
-    } catch (UnreadableProject e) {
-      complain(e.getMessage());
-    }
-  }
-
-  private void redo() {
-    try {
-      session.redo();
-    } catch (UnreadableProject e) {
-      complain(e.getMessage());
-    }
-  }
-
-  private void mark() {
-    overlay.ask(
-        "A name for this state, to come back to",
-        "Mark it",
-        name -> {
-          session.mark(name);
-          tell("Marked “" + name + "”; Ctrl+Shift+B goes back to it.");
-        });
-  }
-
-  private void marks() {
-    List<Mark> marks = session.keeper().marksProperty().get();
-    if (marks.isEmpty()) {
-      tell("There are no marks yet; Ctrl+B sets one.");
-      return;
-    }
-    overlay.palette(
-        marks.stream()
-            .map(
-                m ->
-                    Command.of(
-                        "Back to “" + m.name() + "”, " + desk.time(m.at()),
-                        () -> session.goTo(m, t -> complain(t.why()))))
-            .toList());
   }
 
   private void showUndoable() {
@@ -443,26 +348,25 @@ public final class Frame {
   }
 
   private void showKept(Kept kept) {
-    String where = kept.name().orElse(kept.file() == null ? "Nothing to keep yet" : "No name yet");
-    Instant at = kept.at();
-    String when =
-        kept.readOnly()
-            ? " · only to look at"
-            : kept.trouble() != null && kept.waiting()
-                ? " · not kept"
-                : at == null ? "" : " · kept " + desk.time(at);
-    saved.setText(where + when);
-    String trouble = kept.trouble();
-    if (trouble != null && !trouble.equals(lastTrouble)) {
-      complain(trouble);
-    }
-    lastTrouble = trouble;
+    status.show(kept, desk::time);
+    keptTrouble = said(keptTrouble, kept.trouble());
   }
 
   private void showForecastTrouble(String trouble) {
-    if (!trouble.isEmpty()) {
-      complain(trouble);
+    forecastTrouble = said(forecastTrouble, trouble.isEmpty() ? null : trouble);
+  }
+
+  /** Says trouble once, and takes it away when it is over. */
+  private @Nullable String said(@Nullable String before, @Nullable String now) {
+    if (!Objects.equals(before, now)) {
+      if (before != null) {
+        notices.over(before);
+      }
+      if (now != null) {
+        complain(now);
+      }
     }
+    return now;
   }
 
   private void failed(Throwable e) {
@@ -474,11 +378,6 @@ public final class Frame {
           "Something went wrong here (%s). Your work is kept; undo the last edit or go to another station."
               .formatted(Latest.inWords(e)));
     }
-  }
-
-  private void tell(String sentence) {
-    message.getStyleClass().remove("bad");
-    message.setText(sentence);
   }
 
   private void complain(String sentence) {

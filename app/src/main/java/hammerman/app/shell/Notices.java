@@ -34,6 +34,13 @@ final class Notices extends VBox {
     notice.getChildren().add(button(new Answer("Later", "later", () -> {}), notice));
   }
 
+  /** Takes trouble away that is over. */
+  void over(String sentence) {
+    getChildren()
+        .removeIf(
+            n -> n.lookup("#trouble") instanceof Label words && words.getText().equals(sentence));
+  }
+
   /** Takes all away. */
   void clear() {
     getChildren().clear();
