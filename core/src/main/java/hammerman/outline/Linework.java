@@ -89,12 +89,12 @@ final class Linework {
 
   /** Returns a shape as an outline; one of very many corners with fewer. */
   static Outline outline(Polygon shape) {
-    Polygon simple = shape;
-    for (double by = TOLERANCE; simple.getNumPoints() > Outline.MOST && by < 1e-2; by *= 2) {
-      simple = (Polygon) DouglasPeuckerSimplifier.simplify(shape, by);
+    // The ring, not the shape: one that crosses itself is refused later, not mended here.
+    Coordinate[] ring = shape.getExteriorRing().getCoordinates();
+    for (double by = TOLERANCE; ring.length > Outline.MOST && by < 1e-2; by *= 2) {
+      ring = DouglasPeuckerSimplifier.simplify(shape.getExteriorRing(), by).getCoordinates();
     }
     List<Point> points = new ArrayList<>();
-    Coordinate[] ring = simple.getExteriorRing().getCoordinates();
     for (int k = 0; k + 1 < ring.length; k++) {
       points.add(new Point(ring[k].x, ring[k].y));
     }

@@ -8,6 +8,7 @@ import hammerman.fit.Outline;
 import hammerman.fit.Point;
 import hammerman.unit.InvalidValue;
 import java.util.Arrays;
+import java.util.Random;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -178,5 +179,19 @@ class OutlineFileTest {
       })
   void whatIsNoOutlineIsRefusedWithACure(String text) {
     assertThatThrownBy(() -> read(text)).isInstanceOf(InvalidValue.class).message().isNotBlank();
+  }
+
+  /** Such a line is not to be mended into a shape, which takes for ever, but refused at once. */
+  @Test
+  void aTangleOfVeryManyCornersIsRefused() {
+    Random random = new Random(5);
+    StringBuilder points = new StringBuilder();
+    for (int k = 0; k < 60_000; k++) {
+      points.append(random.nextInt(400)).append(';').append(random.nextInt(300)).append('\n');
+    }
+    assertThatThrownBy(() -> read(points.toString()))
+        .isInstanceOf(InvalidValue.class)
+        .hasMessageContaining("Corners of the outline")
+        .hasMessageContaining("500");
   }
 }
