@@ -158,22 +158,22 @@ public final class CellFile {
     var t = c.temperatures();
     l.addAll(
         List.of(
-            plain(c.capacity()),
-            plain(c.r10() * 1e3),
-            plain(i.continuous()),
-            plain(i.peak()),
-            plain(i.standardCharge()),
-            plain(i.fastCharge()),
-            plain(c.nominalVoltage()),
-            plain(c.fullVoltage()),
-            plain(c.cutOffVoltage()),
+            plain(c.capacity(), Unit.AMPERE_HOUR),
+            plain(c.r10(), Unit.MILLIOHM),
+            plain(i.continuous(), Unit.AMPERE),
+            plain(i.peak(), Unit.AMPERE),
+            plain(i.standardCharge(), Unit.AMPERE),
+            plain(i.fastCharge(), Unit.AMPERE),
+            plain(c.nominalVoltage(), Unit.VOLT),
+            plain(c.fullVoltage(), Unit.VOLT),
+            plain(c.cutOffVoltage(), Unit.VOLT),
             celsius(t.chargeLowest()),
             celsius(t.chargeHighest()),
             celsius(t.dischargeLowest()),
             celsius(t.dischargeHighest()),
-            plain(c.mass() * 1e3),
-            plain(c.price()),
-            plain(c.specificHeat()),
+            plain(c.mass(), Unit.GRAM),
+            plain(c.price(), Unit.MONEY),
+            plain(c.specificHeat(), Unit.JOULE_PER_KILOGRAM_KELVIN),
             c.source()));
     return l;
   }
@@ -203,15 +203,15 @@ public final class CellFile {
   }
 
   private static String mm(double metres) {
-    return plain(metres * 1e3);
+    return plain(metres, Unit.MILLIMETRE);
   }
 
   private static String celsius(double kelvin) {
-    return plain(Unit.CELSIUS.fromCore(kelvin));
+    return plain(kelvin, Unit.CELSIUS);
   }
 
-  private static String plain(double value) {
-    return JsonMapping.stored(value).toPlainString();
+  private static String plain(double core, Unit unit) {
+    return JsonMapping.stored(core, unit).toPlainString();
   }
 
   /** One line of a table of cells. */

@@ -37,8 +37,11 @@ import tools.jackson.databind.ser.std.StdSerializer;
  * required.
  */
 final class JsonMapping {
-  /** Digits kept of a stored value: enough for any reading, few enough to hide binary tails. */
-  private static final MathContext STORED_DIGITS = new MathContext(12);
+  /** Digits of a stored value: enough for any reading, few enough to hide binary tails. */
+  private static final int USUAL_DIGITS = 12;
+
+  /** Digits that tell any two doubles apart. */
+  private static final int ALL_DIGITS = 17;
 
   static final JsonMapper MAPPER =
       JsonMapper.builder()
@@ -57,9 +60,28 @@ final class JsonMapping {
 
   private JsonMapping() {}
 
-  /** Returns a value as files hold it. */
-  static BigDecimal stored(double value) {
-    BigDecimal shown = new BigDecimal(value).round(STORED_DIGITS).stripTrailingZeros();
+  /**
+   * Returns a value as files hold it: with the usual digits if they are read as the same value
+   * again, as all that was typed is, or else with as many as it takes.
+   *
+   * @param core in the core's unit
+   */
+  static BigDecimal stored(double core, Unit unit) {
+    double value = unit.fromCore(core);
+    for (int digits = USUAL_DIGITS; digits <= ALL_DIGITS; digits++) {
+      // Turning the unit and back may end at a neighbour.
+      for (double near : new double[] {value, Math.nextUp(value), Math.nextDown(value)}) {
+        BigDecimal shown = rounded(near, digits);
+        if (unit.toCore(shown.doubleValue()) == core) {
+          return shown;
+        }
+      }
+    }
+    return rounded(value, USUAL_DIGITS);
+  }
+
+  private static BigDecimal rounded(double value, int digits) {
+    BigDecimal shown = new BigDecimal(value).round(new MathContext(digits)).stripTrailingZeros();
     return shown.scale() < 0 ? shown.setScale(0) : shown;
   }
 
@@ -148,7 +170,7 @@ final class JsonMapping {
 
     @Override
     public void serialize(Double core, JsonGenerator out, SerializationContext context) {
-      out.writeNumber(stored(unit.fromCore(core)));
+      out.writeNumber(stored(core, unit));
     }
   }
 

@@ -33,31 +33,40 @@ final class Reduction {
   }
 
   static List<LogStep> of(Telemetry log) {
-    Reduction steps = held(log);
-    if (steps.size > FINEST) {
-      steps = steps.averaged(FINEST);
+    double usual = usualInterval(log);
+    Reduction steps;
+    if (log.size() > FINEST) {
+      Bins bins = new Bins(log.duration() + usual);
+      held(log, usual, bins);
+      steps = bins.closed();
+    } else {
+      steps = new Reduction(2 * log.size());
+      held(log, usual, steps::add);
     }
     return steps.joined(ByLog.MOST_STEPS);
   }
 
+  /** Takes the pieces of a log in turn: a time, s, a power or current, and a speed, m/s. */
+  @FunctionalInterface
+  private interface Pieces {
+    void add(double time, double v, double s);
+  }
+
   /** Each sample holds until the next; the last as long as the usual interval. */
-  private static Reduction held(Telemetry log) {
+  private static void held(Telemetry log, double usual, Pieces into) {
     int n = log.size();
-    double usual = usualInterval(log);
     double longest = Math.max(LONGEST_HOLD, USUAL_INTERVALS * usual);
-    Reduction steps = new Reduction(2 * n);
     for (int k = 0; k < n; k++) {
       double until = k + 1 < n ? log.at(Quantity.TIME, k + 1) - log.at(Quantity.TIME, k) : usual;
       double v = log.has(Quantity.SPEED) ? log.at(Quantity.SPEED, k) : 0;
       double moving = Double.isFinite(v) ? Math.clamp(v, 0, 100) : 0;
       if (until > longest) {
-        steps.add(usual, log.value(k), moving);
-        steps.add(until - usual, 0, 0);
+        into.add(usual, log.value(k), moving);
+        into.add(until - usual, 0, 0);
       } else {
-        steps.add(until, log.value(k), moving);
+        into.add(until, log.value(k), moving);
       }
     }
-    return steps;
   }
 
   private static double usualInterval(Telemetry log) {
@@ -76,49 +85,54 @@ final class Reduction {
     speed[size++] = s;
   }
 
-  private Reduction averaged(int bins) {
-    double total = 0;
-    for (int k = 0; k < size; k++) {
-      total += duration[k];
+  /** Means over equal times; a log of any length in the room of {@link #FINEST} steps. */
+  private static final class Bins implements Pieces {
+    private final double total;
+    private final double width;
+    private final Reduction out = new Reduction(FINEST + 1);
+    private double time;
+    private double flow;
+    private double way;
+
+    Bins(double total) {
+      this.total = total;
+      width = total / FINEST;
     }
-    double width = total / bins;
-    Reduction out = new Reduction(bins + 1);
-    double time = 0;
-    double flow = 0;
-    double way = 0;
-    for (int k = 0; k < size; k++) {
-      double left = duration[k];
-      while (left > 0) {
+
+    @Override
+    public void add(double piece, double v, double s) {
+      double left = piece;
+      // What rounding leaves over belongs to the last bin.
+      while (left > 0 && out.size < FINEST) {
         double part = Math.min(left, width - time);
         time += part;
-        flow += part * value[k];
-        way += part * speed[k];
+        flow += part * v;
+        way += part * s;
         left -= part;
         if (time >= width * (1 - 1e-12)) {
-          out.add(time, flow / time, way / time);
-          time = 0;
-          flow = 0;
-          way = 0;
-          if (out.size == bins) {
-            // What rounding leaves over belongs to the last bin.
-            return out.closed(total);
-          }
+          end();
         }
       }
     }
-    if (time > 0) {
-      out.add(time, flow / time, way / time);
-    }
-    return out;
-  }
 
-  private Reduction closed(double total) {
-    double sum = 0;
-    for (int k = 0; k < size - 1; k++) {
-      sum += duration[k];
+    private void end() {
+      out.add(time, flow / time, way / time);
+      time = 0;
+      flow = 0;
+      way = 0;
     }
-    duration[size - 1] = total - sum;
-    return this;
+
+    Reduction closed() {
+      if (time > 0) {
+        end();
+      }
+      double before = 0;
+      for (int k = 0; k < out.size - 1; k++) {
+        before += out.duration[k];
+      }
+      out.duration[out.size - 1] = total - before;
+      return out;
+    }
   }
 
   private record Pair(double cost, int left, int right, int leftAge, int rightAge) {}

@@ -245,6 +245,36 @@ class ProjectStoreTest {
   }
 
   @Test
+  void nothingIsMadeOfAFileInWhichNoStateCanBeRead() throws Exception {
+    created().close();
+    sql("UPDATE state SET document = '{half'");
+    Path saved = folder.resolve("saved.hammerman");
+    assertThatThrownBy(() -> Salvage.of(file(), saved, NOON))
+        .isInstanceOf(UnreadableProject.class)
+        .hasMessageContaining("no state of the design can be read")
+        .hasMessageContaining("look for a copy");
+    assertThat(saved).doesNotExist();
+  }
+
+  @Test
+  void aMarkOfALostStateIsLeftOutOfWhatIsSaved() throws Exception {
+    try (ProjectStore store = created()) {
+      store.design().keep(List.of(edited(state(2, "Second")), edited(state(3, "Third"))));
+      store.design().keep(List.of(new DesignChange.Marked(2, "lost", NOON)));
+      store.design().keep(List.of(new DesignChange.Marked(3, "there", NOON)));
+    }
+    sql("UPDATE state SET document = 'nothing' WHERE id = 2");
+    Path saved = folder.resolve("saved.hammerman");
+    assertThat(Salvage.of(file(), saved, NOON)).contains("3 of state", "2 of mark");
+    try (ProjectStore store = ProjectStore.open(saved, NOON)) {
+      assertThat(store.design().line().states())
+          .extracting(DesignState::id)
+          .containsExactly(1L, 3L);
+      assertThat(store.design().marks()).extracting(Mark::name).containsExactly("there");
+    }
+  }
+
+  @Test
   void aDesignGoesThroughDatabaseAndDocumentUnchanged() throws Exception {
     Path database = folder.resolve("a.hammerman");
     Path document = folder.resolve("b.json");
@@ -297,6 +327,31 @@ class ProjectStoreTest {
       store.put(Map.of("a", "b"));
       assertThat(store.settings()).containsEntry("a", "b");
       assertThat(store.troubles()).singleElement().asString().contains("until you leave only");
+    }
+  }
+
+  /** One row that cannot be read costs neither the others nor the start. */
+  @Test
+  void anOwnCellThatCannotBeReadIsNamedAndTheOthersAreThere() throws Exception {
+    try (OwnStore own = OwnStore.open(folder, NOON)) {
+      own.keep(Shipped.cells().cells().subList(0, 3), NOON);
+    }
+    String id = Shipped.cells().cells().get(1).id();
+    try (Connection c =
+            DriverManager.getConnection("jdbc:sqlite:" + folder.resolve(OwnStore.FILE));
+        Statement s = c.createStatement()) {
+      s.execute("UPDATE own_cell SET document = '[{\"id\": ' WHERE id = '" + id + "'");
+      s.execute("INSERT INTO own_parts VALUES (1, 'wires of −3 mm²')");
+    }
+    try (OwnStore own = OwnStore.open(folder, NOON)) {
+      assertThat(own.cells().cells())
+          .containsExactly(Shipped.cells().cells().get(0), Shipped.cells().cells().get(2));
+      assertThat(own.parts()).isEmpty();
+      assertThat(own.troubles())
+          .anySatisfy(t -> assertThat(t).contains("cell “" + id + "” cannot be read"))
+          .anySatisfy(t -> assertThat(t).contains("own parts cannot be read"));
+      own.keep(Shipped.cells().cells().subList(1, 2), NOON);
+      assertThat(own.cells().cells()).hasSize(3);
     }
   }
 
