@@ -16,7 +16,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
-import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
@@ -216,14 +215,19 @@ class ChoosingTest extends AtTheDesk {
   void theLibraryIsFilteredSortedAndCompared() {
     desk.example();
     desk.view(Station.CELL, "library");
-    desk.type("#cell-filter", "lfp");
+    desk.type("#cells-filter", "lfp");
     assertThat(desk.isShown("#cell-f32700")).isTrue();
     assertThat(desk.isShown("#cell-p21700")).isFalse();
     tick("#compare-f32700");
-    desk.type("#cell-filter", "");
-    desk.press("#cell-sort-2");
-    Node first = Desk.fx(() -> desk.stage.getScene().getRoot().lookup(".cell-row"));
-    assertThat(first.getId()).isEqualTo("cell-fp50");
+    desk.type("#cells-filter", "");
+    TableView<?> cells = desk.find("#cells", TableView.class);
+    CellType first =
+        Desk.fx(
+            () -> {
+              sortBy(cells, 3);
+              return (CellType) cells.getItems().getFirst();
+            });
+    assertThat(first.id()).as("by capacity").isEqualTo("fp50");
     tick("#compare-p21700");
     desk.view(Station.CELL, "beside");
     desk.until(() -> texts("#beside-table").contains("21 mm power"));

@@ -26,6 +26,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TableRow;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -277,6 +278,18 @@ final class Desk {
           return null;
         });
     settle();
+  }
+
+  /** Goes to a row of a table and takes it with Enter. */
+  void pick(String row) {
+    TableRow<?> found = find(row, TableRow.class);
+    fx(
+        () -> {
+          found.getTableView().requestFocus();
+          found.getTableView().getSelectionModel().clearAndSelect(found.getIndex());
+          return null;
+        });
+    keys(KeyCode.ENTER);
   }
 
   void keys(KeyCode... combination) {

@@ -35,7 +35,7 @@ class WindowTest extends AtTheDesk {
   void choosingAnotherCellIsSeenAndUndone() {
     desk.example();
     desk.go(Station.CELL);
-    desk.press("#cell-r18650");
+    desk.pick("#cell-r18650");
     assertThat(desk.figure("capacity")).isEqualTo("12.0 Ah");
     assertThat(desk.judgements()).contains("duty.energyShort");
     desk.keys(KeyCode.CONTROL, KeyCode.Z);

@@ -14,10 +14,12 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.collections.transformation.FilteredList;
 import javafx.collections.transformation.SortedList;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
@@ -51,6 +53,8 @@ public final class RecordTable<T> extends VBox {
       new ReadOnlyObjectWrapper<>(this, "chosen", null);
   private Consumer<List<List<String>>> paste = lines -> {};
   private Consumer<T> act = row -> {};
+  private int clicks = 2;
+  private Function<T, String> hidden = row -> "";
 
   /**
    * A column.
@@ -60,18 +64,34 @@ public final class RecordTable<T> extends VBox {
    * @param text of a row in it
    * @param order of the rows when its head is pressed
    * @param figure whether it holds figures, which stand at the right
+   * @param style how a row's text in it is written
    */
   public record Column<T>(
-      String head, double width, Function<T, String> text, Comparator<T> order, boolean figure) {
+      String head,
+      double width,
+      Function<T, String> text,
+      Comparator<T> order,
+      boolean figure,
+      Function<T, String> style) {
     /** A column of words. */
     public static <T> Column<T> words(String head, double width, Function<T, String> text) {
-      return new Column<>(head, width, text, Comparator.comparing(text), false);
+      return new Column<>(head, width, text, Comparator.comparing(text), false, row -> "");
     }
 
     /** A column of figures. */
     public static <T> Column<T> figures(
         String head, double width, Function<T, String> text, Comparator<T> order) {
-      return new Column<>(head, width, text, order, true);
+      return new Column<>(head, width, text, order, true, row -> "");
+    }
+
+    /** Returns the column with its rows in an order other than that of their texts. */
+    public Column<T> ordered(Comparator<T> by) {
+      return new Column<>(head, width, text, by, figure, style);
+    }
+
+    /** Returns the column with its texts written as their rows ask. */
+    public Column<T> styled(Function<T, String> as) {
+      return new Column<>(head, width, text, order, figure, as);
     }
   }
 
@@ -108,7 +128,7 @@ public final class RecordTable<T> extends VBox {
     table.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     table.setOnMouseClicked(
         e -> {
-          if (e.getClickCount() == 2) {
+          if (e.getClickCount() == clicks) {
             act();
           }
         });
@@ -120,6 +140,39 @@ public final class RecordTable<T> extends VBox {
   public RecordTable<T> withoutFilter() {
     getChildren().remove(filter);
     return this;
+  }
+
+  /** Puts boxes to tick before the rows. */
+  public RecordTable<T> withTicks(String name, Function<T, String> id, Ticks<T> ticks) {
+    TableColumn<T, T> column = new TableColumn<>("");
+    column.setSortable(false);
+    column.setMinWidth(30);
+    column.setMaxWidth(30);
+    column.setCellValueFactory(
+        row -> new ReadOnlyObjectWrapper<>(row.getValue()).getReadOnlyProperty());
+    column.setCellFactory(made -> new Tick<>(name, id, ticks));
+    table.getColumns().addFirst(column);
+    return this;
+  }
+
+  /** Gives each row an id in the scene and words for screen readers. */
+  public RecordTable<T> withRows(Function<T, String> id, Function<T, String> spoken) {
+    table.setRowFactory(made -> new Named<>(id, spoken));
+    return this;
+  }
+
+  /** Lets the filter find words that stand in no column. */
+  public RecordTable<T> alsoFiltered(String prompt, Function<T, String> words) {
+    filter.setPromptText(prompt);
+    hidden = words;
+    return this;
+  }
+
+  /** What Enter and a click do with a row. */
+  public RecordTable<T> onPick(Consumer<T> action) {
+    clicks = 1;
+    table.getSelectionModel().setSelectionMode(SelectionMode.SINGLE);
+    return onAct(action);
   }
 
   /** What Enter and a double click do with a row. */
@@ -146,8 +199,16 @@ public final class RecordTable<T> extends VBox {
     }
   }
 
+  /** Writes the rows anew, when what they say has changed though they are the same. */
+  public void refresh() {
+    table.refresh();
+  }
+
   /** Chooses a row and brings it into view. */
   public void choose(T row) {
+    if (row.equals(chosen.get())) {
+      return;
+    }
     table.getSelectionModel().clearSelection();
     table.getSelectionModel().select(row);
     table.scrollTo(row);
@@ -164,7 +225,7 @@ public final class RecordTable<T> extends VBox {
     column.setMinWidth(Math.min(40, c.width()));
     column.setCellValueFactory(
         row -> new ReadOnlyStringWrapper(c.text().apply(row.getValue())).getReadOnlyProperty());
-    column.setCellFactory(made -> new Words<>(c.figure()));
+    column.setCellFactory(made -> new Words<>(c));
     column.getStyleClass().add(c.figure() ? "figures" : "words");
     return column;
   }
@@ -172,7 +233,8 @@ public final class RecordTable<T> extends VBox {
   private @Nullable Comparator<T> order() {
     Comparator<T> order = null;
     for (TableColumn<T, ?> by : table.getSortOrder()) {
-      Comparator<T> next = columns.get(table.getColumns().indexOf(by)).order();
+      int ticks = table.getColumns().size() - columns.size();
+      Comparator<T> next = columns.get(table.getColumns().indexOf(by) - ticks).order();
       Comparator<T> turned =
           by.getSortType() == TableColumn.SortType.DESCENDING ? next.reversed() : next;
       order = order == null ? turned : order.thenComparing(turned);
@@ -184,7 +246,7 @@ public final class RecordTable<T> extends VBox {
     String text =
         columns.stream()
             .map(c -> c.text().apply(row))
-            .collect(Collectors.joining(" "))
+            .collect(Collectors.joining(" ", "", " " + hidden.apply(row)))
             .toLowerCase(Locale.ROOT);
     for (String word : words.toLowerCase(Locale.ROOT).strip().split("\\s+", -1)) {
       if (!text.contains(word)) {
@@ -234,14 +296,87 @@ public final class RecordTable<T> extends VBox {
   }
 
   private static final class Words<T> extends TableCell<T, String> {
-    Words(boolean figure) {
-      getStyleClass().add(figure ? "figure" : "word");
+    private final Column<T> column;
+    private String style = "";
+
+    Words(Column<T> column) {
+      this.column = column;
+      getStyleClass().add(column.figure() ? "figure" : "word");
     }
 
     @Override
     protected void updateItem(@Nullable String text, boolean empty) {
       super.updateItem(text, empty);
       setText(empty ? null : text);
+      // The row of this cell may still hold what it showed before.
+      T row = empty ? null : getTableView().getItems().get(getIndex());
+      String now = row == null ? "" : column.style().apply(row);
+      if (!now.equals(style)) {
+        getStyleClass().remove(style);
+        getStyleClass().add(now);
+        style = now;
+      }
+    }
+  }
+
+  /**
+   * What is ticked.
+   *
+   * @param <T> what a row shows
+   */
+  public interface Ticks<T> {
+    /** Whether a row is ticked. */
+    boolean has(T row);
+
+    /** Ticks a row, or takes its tick away; which of both it may refuse. */
+    void turn(T row, boolean on);
+  }
+
+  private static final class Tick<T> extends TableCell<T, T> {
+    private final CheckBox box = new CheckBox();
+    private final String name;
+    private final Function<T, String> id;
+    private final Ticks<T> ticks;
+
+    Tick(String name, Function<T, String> id, Ticks<T> ticks) {
+      this.name = name;
+      this.id = id;
+      this.ticks = ticks;
+      getStyleClass().add("tick");
+      box.setOnAction(
+          e -> {
+            T row = getItem();
+            ticks.turn(row, box.isSelected());
+            box.setSelected(ticks.has(row));
+          });
+    }
+
+    @Override
+    protected void updateItem(@Nullable T row, boolean empty) {
+      super.updateItem(row, empty);
+      setGraphic(row == null ? null : box);
+      if (row != null) {
+        box.setId(id.apply(row));
+        box.setAccessibleText(name + " " + id.apply(row));
+        box.setSelected(ticks.has(row));
+      }
+    }
+  }
+
+  private static final class Named<T> extends TableRow<T> {
+    private final Function<T, String> id;
+    private final Function<T, String> spoken;
+
+    Named(Function<T, String> id, Function<T, String> spoken) {
+      this.id = id;
+      this.spoken = spoken;
+    }
+
+    @Override
+    protected void updateItem(@Nullable T row, boolean empty) {
+      super.updateItem(row, empty);
+      setId(row == null ? null : id.apply(row));
+      setAccessibleText(row == null ? null : spoken.apply(row));
     }
   }
 }

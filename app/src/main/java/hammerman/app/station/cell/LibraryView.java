@@ -1,6 +1,8 @@
 package hammerman.app.station.cell;
 
 import hammerman.app.control.Facts;
+import hammerman.app.control.RecordTable;
+import hammerman.app.control.RecordTable.Column;
 import hammerman.app.job.Latest;
 import hammerman.app.picture.Role;
 import hammerman.app.station.Bench;
@@ -19,20 +21,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
-import javafx.geometry.HPos;
-import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -42,96 +33,29 @@ final class LibraryView extends HBox {
   /** The most cells compared. */
   static final int MOST_COMPARED = 4;
 
-  /** A column: its head, width, text, and the order when its head is pressed. */
-  private record Column(
-      String head, double width, Function<CellType, String> text, Comparator<CellType> order) {}
-
-  private static final List<Column> COLUMNS =
-      List.of(
-          new Column("Cell", 148, CellType::name, Comparator.comparing(CellType::name)),
-          new Column(
-              "Chem.", 50, c -> c.chemistry().label(), Comparator.comparing(CellType::chemistry)),
-          new Column(
-              "Ah",
-              46,
-              c -> Figures.fixed(c.capacity(), 2),
-              Comparator.comparingDouble(c -> -c.capacity())),
-          new Column(
-              "mΩ",
-              44,
-              c -> Figures.compact(c.r10() * 1e3),
-              Comparator.comparingDouble(CellType::r10)),
-          new Column(
-              "A cont/10 s",
-              74,
-              c ->
-                  Figures.plain(c.currents().continuous())
-                      + "/"
-                      + Figures.plain(c.currents().peak()),
-              Comparator.comparingDouble(c -> -c.currents().continuous())),
-          new Column(
-              "g",
-              44,
-              c -> Figures.plain(c.mass() * 1e3),
-              Comparator.comparingDouble(CellType::mass)),
-          new Column(
-              "Price",
-              48,
-              c -> Figures.fixed(c.price(), 2),
-              Comparator.comparingDouble(CellType::price)));
-
-  private static final double VERDICT_WIDTH = 76;
-
   private final Bench bench;
-  private final VBox rows = new VBox();
-  private final ToggleGroup group = new ToggleGroup();
+  private final RecordTable<CellType> table;
   private final Facts facts = new Facts("fact-name", "fact-value");
   private final Label name = new Label();
   private final CellCurve curve = new CellCurve();
   private final Latest curves = new Latest("cell-curves");
   private final Latest trials = new Latest("cell-trials");
-  private final TextField filter = new TextField();
   private final ObservableList<String> compared = FXCollections.observableArrayList();
-  private final Map<CellType, Label> verdicts = new HashMap<>();
-  private List<CellType> listed = List.of();
-  private Optional<Comparator<CellType>> order = Optional.empty();
+
+  /** What each cell comes to at the present counts; empty while it serves. */
+  private final Map<CellType, Optional<Finding>> verdicts = new HashMap<>();
 
   LibraryView(Bench bench) {
     super(20);
     this.bench = bench;
-    filter.setPromptText("Filter by words, such as LFP, power or 18 mm");
-    filter.setId("cell-filter");
-    filter.setAccessibleText("Filter the cells");
-    filter.textProperty().addListener((o, was, is) -> refresh());
-    HBox.setHgrow(filter, Priority.ALWAYS);
-    GridPane head = line();
-    for (int c = 0; c < COLUMNS.size(); c++) {
-      Column column = COLUMNS.get(c);
-      Button button = new Button(column.head());
-      button.getStyleClass().setAll("column-head");
-      button.setAccessibleText("Sort by " + column.head());
-      button.setId("cell-sort-" + c);
-      button.setOnAction(
-          e -> {
-            order = Optional.of(column.order());
-            refresh();
-          });
-      GridPane.setHalignment(button, c < 2 ? HPos.LEFT : HPos.RIGHT);
-      head.add(button, c, 0);
-    }
-    Label counts = new Label("These counts");
-    counts.getStyleClass().add("table-head");
-    GridPane.setHalignment(counts, HPos.RIGHT);
-    head.add(counts, COLUMNS.size(), 0);
-    head.setStyle("-fx-padding: 0 9 0 33;");
-    ScrollPane scroll = new ScrollPane(rows);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    scroll.getStyleClass().add("page");
-    scroll.setFocusTraversable(false);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
-    VBox list = new VBox(4, filter, head, scroll);
-    list.setMinWidth(584);
+    table =
+        new RecordTable<>("cells", "the cells", "No cell has these words.", columns())
+            .alsoFiltered(
+                "Filter by words, such as LFP, power or 18 mm", c -> c.id() + " " + c.source())
+            .withTicks("Compare", c -> "compare-" + c.id(), new Compared())
+            .withRows(c -> "cell-" + c.id(), LibraryView::spoken)
+            .onPick(c -> bench.session().editDesign("Cell", Station.CELL, d -> d.withCell(c)));
+    table.setMinWidth(602);
     name.getStyleClass().add("question");
     facts.setVgap(2);
     VBox.setVgrow(curve, Priority.ALWAYS);
@@ -144,7 +68,7 @@ final class LibraryView extends HBox {
     caution.setMinHeight(Label.USE_PREF_SIZE);
     VBox chosen = new VBox(8, name, facts, curve, caution);
     setHgrow(chosen, Priority.ALWAYS);
-    getChildren().addAll(list, chosen);
+    getChildren().addAll(table, chosen);
     bench.session().shelf().cellsProperty().addListener((o, was, is) -> refresh());
   }
 
@@ -155,13 +79,12 @@ final class LibraryView extends HBox {
 
   void show(Forecast f) {
     CellType cell = f.design().pack().cell();
-    list(cell);
-    rows.getChildren()
-        .forEach(
-            n -> {
-              ToggleButton row = (ToggleButton) ((HBox) n).getChildren().get(1);
-              row.setSelected(cell.equals(row.getUserData()));
-            });
+    List<CellType> cells = new ArrayList<>(bench.session().library().cells());
+    if (!cells.contains(cell)) {
+      cells.addFirst(cell);
+    }
+    table.show(cells);
+    table.choose(cell);
     facts(f);
     curves.submit(
         () -> lines(f),
@@ -171,7 +94,6 @@ final class LibraryView extends HBox {
                     + Figures.of(f.design().duty().surroundings().coldestInUse(), Unit.CELSIUS, 0)
                     + ", V",
                 made));
-    List<CellType> cells = listed;
     trials.submit(
         () ->
             cells.stream()
@@ -210,111 +132,82 @@ final class LibraryView extends HBox {
             cold));
   }
 
-  /** Lists what the filter lets pass, and the design's own cell if it is not in the library. */
-  private void list(CellType chosen) {
-    List<CellType> cells = new ArrayList<>(bench.session().library().cells());
-    if (!cells.contains(chosen)) {
-      cells.addFirst(chosen);
-    }
-    String[] words = filter.getText().toLowerCase(Locale.ROOT).strip().split("\\s+");
-    cells.removeIf(c -> !matches(c, words));
-    order.ifPresent(cells::sort);
-    if (!cells.equals(listed)) {
-      listed = List.copyOf(cells);
-      verdicts.clear();
-      rows.getChildren().setAll(cells.stream().map(this::row).toList());
-    }
+  private List<Column<CellType>> columns() {
+    return List.of(
+        Column.words("Cell", 152, CellType::name),
+        Column.words("Chem.", 52, c -> c.chemistry().label()),
+        Column.figures(
+            "Ah",
+            52,
+            c -> Figures.fixed(c.capacity(), 2),
+            Comparator.comparingDouble(c -> -c.capacity())),
+        Column.figures(
+            "mΩ",
+            44,
+            c -> Figures.compact(c.r10() * 1e3),
+            Comparator.comparingDouble(CellType::r10)),
+        Column.figures(
+            "A cont/10 s",
+            80,
+            c ->
+                Figures.plain(c.currents().continuous()) + "/" + Figures.plain(c.currents().peak()),
+            Comparator.comparingDouble(c -> -c.currents().continuous())),
+        Column.figures(
+            "g",
+            42,
+            c -> Figures.plain(c.mass() * 1e3),
+            Comparator.comparingDouble(CellType::mass)),
+        Column.figures(
+            "Price",
+            52,
+            c -> Figures.fixed(c.price(), 2),
+            Comparator.comparingDouble(CellType::price)),
+        Column.words("These counts", 96, this::verdict).styled(this::verdictStyle));
   }
 
-  private static boolean matches(CellType c, String[] words) {
-    String text =
-        (c.id() + " " + c.name() + " " + c.chemistry().label() + " " + c.source())
-            .toLowerCase(Locale.ROOT);
-    for (String word : words) {
-      if (!text.contains(word)) {
-        return false;
+  private String verdict(CellType c) {
+    Optional<Finding> worst = verdicts.get(c);
+    return worst == null ? "" : worst.map(Finding::word).orElse("serves");
+  }
+
+  private String verdictStyle(CellType c) {
+    Optional<Finding> worst = verdicts.get(c);
+    return worst == null
+        ? "verdict"
+        : worst.map(j -> j.severity().name().toLowerCase(Locale.ROOT)).orElse("serves");
+  }
+
+  private static String spoken(CellType c) {
+    return "%s, %s, %s, %s"
+        .formatted(
+            c.name(),
+            c.chemistry().label(),
+            Figures.exact(c.capacity(), Unit.AMPERE_HOUR),
+            Figures.of(c.r10(), Unit.MILLIOHM));
+  }
+
+  /** The cells ticked to be seen beside each other. */
+  private final class Compared implements RecordTable.Ticks<CellType> {
+    @Override
+    public boolean has(CellType c) {
+      return compared.contains(c.id());
+    }
+
+    @Override
+    public void turn(CellType c, boolean on) {
+      compared.remove(c.id());
+      if (on && compared.size() < MOST_COMPARED) {
+        compared.add(c.id());
       }
     }
-    return true;
   }
 
-  private Node row(CellType cell) {
-    GridPane line = line();
-    for (int c = 0; c < COLUMNS.size(); c++) {
-      Label label = new Label(COLUMNS.get(c).text().apply(cell));
-      label.getStyleClass().add(c < 2 ? "name" : "data");
-      GridPane.setHalignment(label, c < 2 ? HPos.LEFT : HPos.RIGHT);
-      line.add(label, c, 0);
-    }
-    Label verdict = new Label();
-    verdict.getStyleClass().add("verdict");
-    verdicts.put(cell, verdict);
-    GridPane.setHalignment(verdict, HPos.RIGHT);
-    line.add(verdict, COLUMNS.size(), 0);
-    ToggleButton row = new ToggleButton();
-    row.setGraphic(line);
-    row.getStyleClass().setAll("cell-row");
-    row.setUserData(cell);
-    row.setToggleGroup(group);
-    row.setMaxWidth(Double.MAX_VALUE);
-    row.setId("cell-" + cell.id());
-    row.setAccessibleText(
-        "%s, %s, %s, %s"
-            .formatted(
-                cell.name(),
-                cell.chemistry().label(),
-                Figures.exact(cell.capacity(), Unit.AMPERE_HOUR),
-                Figures.of(cell.r10(), Unit.MILLIOHM)));
-    row.setOnAction(
-        e -> {
-          bench.session().editDesign("Cell", Station.CELL, d -> d.withCell(cell));
-          row.setSelected(true);
-        });
-    setHgrow(row, Priority.ALWAYS);
-    HBox both = new HBox(tick(cell), row);
-    both.setStyle("-fx-alignment: center-left;");
-    return both;
-  }
-
-  private CheckBox tick(CellType cell) {
-    CheckBox tick = new CheckBox();
-    tick.setId("compare-" + cell.id());
-    tick.setAccessibleText("Compare " + cell.name());
-    tick.setSelected(compared.contains(cell.id()));
-    tick.setOnAction(
-        e -> {
-          compared.remove(cell.id());
-          if (tick.isSelected() && compared.size() < MOST_COMPARED) {
-            compared.add(cell.id());
-          }
-          tick.setSelected(compared.contains(cell.id()));
-        });
-    return tick;
-  }
-
-  /** Shows how each cell would do at the present counts. */
   private void verdicts(List<CellType> cells, List<Optional<Finding>> found) {
+    verdicts.clear();
     for (int k = 0; k < cells.size(); k++) {
-      Label label = verdicts.get(cells.get(k));
-      if (label != null) {
-        Optional<Finding> worst = found.get(k);
-        label.setText(worst.map(Finding::word).orElse("serves"));
-        String style =
-            worst.map(j -> j.severity().name().toLowerCase(Locale.ROOT)).orElse("serves");
-        if (!label.getStyleClass().contains(style)) {
-          label.getStyleClass().setAll("label", "verdict", style);
-        }
-      }
+      verdicts.put(cells.get(k), found.get(k));
     }
-  }
-
-  private static GridPane line() {
-    GridPane line = new GridPane();
-    for (Column column : COLUMNS) {
-      line.getColumnConstraints().add(new ColumnConstraints(column.width()));
-    }
-    line.getColumnConstraints().add(new ColumnConstraints(VERDICT_WIDTH));
-    return line;
+    table.refresh();
   }
 
   private void facts(Forecast f) {

@@ -61,12 +61,11 @@ final class RunsView extends HBox {
             "No log yet. Take one in at Task, From a log; it is kept whole, with all its channels.",
             List.of(
                 Column.words("Run", 112, r -> r.run().value().name()),
-                new Column<>(
-                    "Taken in",
-                    124,
-                    r -> TIME.format(r.run().at().atZone(ZoneId.systemDefault())),
-                    Comparator.comparing(r -> r.run().at()),
-                    false),
+                Column.<Row>words(
+                        "Taken in",
+                        124,
+                        r -> TIME.format(r.run().at().atZone(ZoneId.systemDefault())))
+                    .ordered(Comparator.comparing(r -> r.run().at())),
                 Column.figures(
                     "Samples",
                     76,
