@@ -27,6 +27,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -60,21 +61,21 @@ final class RunsView extends HBox {
             "the runs",
             "No log yet. Take one in at Task, From a log; it is kept whole, with all its channels.",
             List.of(
-                Column.words("Run", 112, r -> r.run().value().name()),
+                Column.words("Run", 100, r -> r.run().value().name()),
                 Column.<Row>words(
                         "Taken in",
-                        124,
+                        120,
                         r -> TIME.format(r.run().at().atZone(ZoneId.systemDefault())))
                     .ordered(Comparator.comparing(r -> r.run().at())),
                 Column.figures(
                     "Samples",
-                    76,
+                    74,
                     r -> Figures.fixed((double) r.samples(), 0),
                     Comparator.comparingLong(Row::samples)),
                 Column.words(
-                    "Struck out", 70, r -> r.run().strike().map(Strike::reason).orElse(""))));
+                    "Struck out", 82, r -> r.run().strike().map(Strike::reason).orElse(""))));
     table.setPrefWidth(430);
-    table.setMinWidth(330);
+    table.setMinWidth(384);
     table.chosenProperty().addListener((o, was, is) -> choose(is));
     reason.setPromptText("Why it does not count");
     reason.setId("strike-reason");
@@ -92,10 +93,13 @@ final class RunsView extends HBox {
     VBox.setVgrow(picture, Priority.ALWAYS);
     Label keys = new Label("Wheel or + and − zoom, drag or arrows move, Home shows all.");
     keys.getStyleClass().add("fact-name");
+    keys.setWrapText(true);
+    keys.setMinHeight(Region.USE_PREF_SIZE);
+    keys.visibleProperty().bind(table.chosenProperty().isNotNull());
     VBox right = new VBox(6, channels, picture, keys);
     HBox.setHgrow(right, Priority.ALWAYS);
     HBox.setHgrow(list, Priority.SOMETIMES);
-    picture.setMinSize(260, 160);
+    picture.setMinSize(230, 160);
     getChildren().addAll(list, right);
     picture.widthProperty().addListener((o, was, is) -> again());
   }
