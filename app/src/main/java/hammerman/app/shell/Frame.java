@@ -58,7 +58,7 @@ public final class Frame {
   private final StatusBar status = new StatusBar();
   private final Button undo = tool("Undo", "undo");
   private final Button redo = tool("Redo", "redo");
-  private final List<StationView> views;
+  private final Stations stations;
   private final FileDesk desk;
   private final ProjectCommands project;
   private final List<Command> commands;
@@ -87,8 +87,8 @@ public final class Frame {
     FileAsk files = ask == null ? new Dialogs(settings, this::window) : ask;
     Bench bench = new Bench(session, settings, files, this::showWorking);
     plate = new Nameplate(bench);
-    views = Stations.all(bench);
-    current = views.getFirst();
+    stations = new Stations(bench);
+    current = stations.of(Station.DUTY);
     desk = new FileDesk(session, settings, files, notices, status::tell);
     project =
         new ProjectCommands(
@@ -129,7 +129,7 @@ public final class Frame {
   /** Goes to a station. */
   public void go(Station station) {
     session.visit(station);
-    current = views.stream().filter(v -> v.page().station() == station).findFirst().orElseThrow();
+    current = stations.of(station);
     page.setVvalue(0);
     line.select(station);
     show(session.forecastProperty().get());
@@ -142,7 +142,7 @@ public final class Frame {
 
   /** Returns the stations, in the order of the line. */
   public List<StationView> stations() {
-    return views;
+    return stations.all();
   }
 
   /** Goes to a view of a station by its id. */
@@ -296,8 +296,9 @@ public final class Frame {
 
   private List<Command> commands() {
     List<Command> list = new ArrayList<>(project.all());
-    for (int k = 0; k < views.size(); k++) {
-      Station station = views.get(k).page().station();
+    List<Station> line = Stations.inOrder();
+    for (int k = 0; k < line.size(); k++) {
+      Station station = line.get(k);
       KeyCode digit = KeyCode.valueOf("DIGIT" + (k + 1));
       list.add(Command.of("Go to " + station.label(), digit, () -> go(station)));
     }

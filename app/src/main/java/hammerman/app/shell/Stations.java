@@ -8,21 +8,57 @@ import hammerman.app.station.fit.FitStation;
 import hammerman.app.station.forecast.ForecastStation;
 import hammerman.app.station.guard.GuardStation;
 import hammerman.app.station.stack.StackStation;
+import hammerman.finding.Station;
+import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
 
 /**
- * The stations that there are; the line, keys, palette, pictures and tests follow from the list.
+ * The stations that there are; the line, keys, palette, pictures and tests follow from the list. A
+ * station is made when it is first gone to, so that the window opens with one.
  */
 final class Stations {
-  private Stations() {}
+  private static final Map<Station, Function<Bench, StationView>> MAKERS =
+      new EnumMap<>(
+          Map.of(
+              Station.DUTY, DutyStation::new,
+              Station.CELL, CellStation::new,
+              Station.STACK, StackStation::new,
+              Station.GUARD, GuardStation::new,
+              Station.FIT, FitStation::new,
+              Station.FORECAST, ForecastStation::new));
 
-  static List<StationView> all(Bench bench) {
-    return List.of(
-        new DutyStation(bench),
-        new CellStation(bench),
-        new StackStation(bench),
-        new GuardStation(bench),
-        new FitStation(bench),
-        new ForecastStation(bench));
+  private final Bench bench;
+  private final Map<Station, StationView> made = new EnumMap<>(Station.class);
+
+  Stations(Bench bench) {
+    this.bench = bench;
+  }
+
+  /** Returns the stations in the order of the line. */
+  static List<Station> inOrder() {
+    return Arrays.stream(Station.values()).filter(MAKERS::containsKey).toList();
+  }
+
+  /** Returns a station; always the same. */
+  StationView of(Station station) {
+    StationView was = made.get(station);
+    if (was != null) {
+      return was;
+    }
+    Function<Bench, StationView> maker = MAKERS.get(station);
+    if (maker == null) {
+      throw new IllegalArgumentException("there is no page for " + station);
+    }
+    StationView view = maker.apply(bench);
+    made.put(station, view);
+    return view;
+  }
+
+  /** Returns all stations. */
+  List<StationView> all() {
+    return inOrder().stream().map(this::of).toList();
   }
 }
