@@ -67,8 +67,7 @@ public final class ProjectFile {
         return form(start, name);
       }
     } catch (NoSuchFileException e) {
-      throw new UnreadableProject(
-          Reason.MISSING, name + " does not exist. Check the name and the folder.");
+      throw new UnreadableProject(Reason.MISSING, Sentence.missing(name));
     } catch (UnreadableProject e) {
       throw e;
     } catch (IOException e) {

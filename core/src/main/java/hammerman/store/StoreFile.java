@@ -3,6 +3,7 @@ package hammerman.store;
 import hammerman.project.UnreadableProject;
 import hammerman.project.UnreadableProject.Reason;
 import hammerman.store.Database.Access;
+import hammerman.unit.Sentence;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -78,9 +79,7 @@ final class StoreFile {
     try {
       return file.toRealPath();
     } catch (NoSuchFileException e) {
-      throw new UnreadableProject(
-          Reason.MISSING,
-          ProjectFile.name(file) + " does not exist. Check the name and the folder.");
+      throw new UnreadableProject(Reason.MISSING, Sentence.missing(ProjectFile.name(file)));
     } catch (IOException e) {
       throw new UnreadableProject(
           Reason.MISSING, ProjectFile.name(file) + " cannot be opened. Check its permissions.");

@@ -4,6 +4,7 @@ import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
+import hammerman.unit.Sentence;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -188,7 +189,7 @@ public record TableFile(
       }
       return start;
     } catch (NoSuchFileException e) {
-      throw new UnreadableTable(name(file) + " does not exist. Check the name and the folder.");
+      throw new UnreadableTable(Sentence.missing(name(file)));
     } catch (IOException e) {
       throw new UnreadableTable(
           name(file) + " cannot be opened (" + e.getMessage() + "). Check its permissions.");
@@ -266,7 +267,7 @@ public record TableFile(
   }
 
   private static String name(Path file) {
-    return String.valueOf(file.getFileName());
+    return Sentence.printable(String.valueOf(file.getFileName()));
   }
 
   /** Counts the bytes that have been read, for the progress. */

@@ -25,6 +25,15 @@ public final class Sentence {
         : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 
+  /** Says that a file is not there, and why its name may be to blame. */
+  public static String missing(String name) {
+    String cure =
+        name.contains("�")
+            ? "Its name has characters that cannot be told here; give the file a plain one."
+            : "Check the name and the folder.";
+    return printable(name) + " does not exist. " + cure;
+  }
+
   /**
    * Writes a stranger's words so that they can be shown: no control characters, no endless line.
    */

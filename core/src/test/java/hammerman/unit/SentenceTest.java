@@ -2,6 +2,7 @@ package hammerman.unit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -16,5 +17,26 @@ class SentenceTest {
   })
   void wordsStandWithinASentence(String first, String within) {
     assertThat(Sentence.within(first)).isEqualTo(within);
+  }
+
+  @Test
+  void aFileThatIsNotThereIsSaidWithTheCure() {
+    assertThat(Sentence.missing("pack.json"))
+        .isEqualTo("pack.json does not exist. Check the name and the folder.");
+    assertThat(Sentence.missing("gr�ße.json"))
+        .contains("does not exist", "give the file a plain one");
+    assertThat(Sentence.missing("a\nb")).doesNotContain("\n");
+  }
+
+  @Test
+  void aLongOrWildNameIsShownShortAndPlain() {
+    assertThat(Sentence.printable("x".repeat(500))).hasSizeLessThan(130).endsWith("…");
+    assertThat(Sentence.printable("bell\u0007 and \u202Eturn")).isEqualTo("bell� and �turn");
+  }
+
+  @Test
+  void wordsBeginASentence() {
+    assertThat(Sentence.beginning("strips run hot")).isEqualTo("Strips run hot");
+    assertThat(Sentence.beginning("")).isEmpty();
   }
 }
