@@ -41,7 +41,8 @@ final class KillBench {
       if (k % KILLS_PER_FILE == 0) {
         FileUtils.cleanDirectory(folder.toFile());
       }
-      Killed killed = killed(file, 20 + random.nextInt(900), random.nextLong());
+      int after = 20 + random.nextInt(900);
+      Killed killed = killed(file, after, random.nextLong());
       edits += killed.made().size();
       try (ProjectStore store = ProjectStore.open(file, Clock.systemUTC().instant())) {
         DesignState last = store.design().present();
@@ -55,7 +56,10 @@ final class KillBench {
           }
         }
         missing.add(lost);
-        late += lost > PROMISED_MS ? 1 : 0;
+        if (lost > PROMISED_MS) {
+          late++;
+          System.out.println("killed after " + after + " ms: lacks the last " + lost + " ms");
+        }
       } catch (IOException e) {
         unopened++;
         System.out.println("kill " + k + ": " + e.getMessage());

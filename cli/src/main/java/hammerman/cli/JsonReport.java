@@ -2,7 +2,9 @@ package hammerman.cli;
 
 import hammerman.chain.SagPoint;
 import hammerman.finding.Finding;
+import hammerman.forecast.Day;
 import hammerman.forecast.Forecast;
+import hammerman.forecast.Thermal;
 import hammerman.life.LifeForecast;
 import hammerman.pack.Pack;
 import hammerman.project.Project;
@@ -31,6 +33,7 @@ final class JsonReport {
     ObjectNode root = NODES.objectNode();
     root.set("pack", pack(f.design().pack()));
     root.set("duty", duty(f.duty()));
+    root.set("days", days(f));
     root.set("sag", sag(f));
     root.set("thermal", thermal(f));
     root.set("charge", charge(f));
@@ -119,6 +122,31 @@ final class JsonReport {
         : node.putNull("distance_km");
   }
 
+  private static ArrayNode days(Forecast f) {
+    ArrayNode list = NODES.arrayNode();
+    for (Day d : f.days()) {
+      Run run = d.run();
+      list.add(
+          NODES
+              .objectNode()
+              .put("day", d.kind().key())
+              .put("air_C", figure(Unit.CELSIUS.fromCore(d.air())))
+              .put("served", d.served())
+              .put("left", figure(d.left()))
+              .put("endReason", run.outcome().key())
+              .put("endTime_s", figure(run.endTime()))
+              .put("delivered_Wh", figure(Unit.WATT_HOUR.fromCore(run.totals().energyOut())))
+              .put("withheld_Wh", figure(Unit.WATT_HOUR.fromCore(run.totals().withheld())))
+              .put("refused_Wh", figure(Unit.WATT_HOUR.fromCore(run.totals().refused())))
+              .put("lowestVoltage_V", figure(run.extremes().lowestVoltage()))
+              .put(
+                  "peakTemperature_C",
+                  figure(Unit.CELSIUS.fromCore(run.extremes().peakTemperature())))
+              .put("where", "every cell"));
+    }
+    return list;
+  }
+
   private static ArrayNode sag(Forecast f) {
     ArrayNode list = NODES.arrayNode();
     for (SagPoint p : f.chain().sag()) {
@@ -136,7 +164,13 @@ final class JsonReport {
 
   private static ObjectNode thermal(Forecast f) {
     ObjectNode node =
-        NODES.objectNode().put("settled_C", figure(Unit.CELSIUS.fromCore(f.thermal().settled())));
+        NODES
+            .objectNode()
+            .put(
+                "settled_C",
+                f.thermal().settled() > Thermal.TOLD
+                    ? null
+                    : figure(Unit.CELSIUS.fromCore(f.thermal().settled())));
     f.thermal()
         .map()
         .ifPresentOrElse(
@@ -167,7 +201,14 @@ final class JsonReport {
         .put("calendarShare", figure(life.calendarShare()))
         .put("yearsLow", figure(life.yearsLow()))
         .put("yearsHigh", figure(life.yearsHigh()))
-        .put("limitedBy", life.limit().name().toLowerCase(Locale.ROOT));
+        .put("limitedBy", life.limit().name().toLowerCase(Locale.ROOT))
+        .put("indicative", life.indicative())
+        .put("extrapolated", life.extrapolated())
+        .put(
+            "resistanceGrowth",
+            life.resistanceGrowth().isPresent()
+                ? figure(life.resistanceGrowth().getAsDouble())
+                : null);
   }
 
   private static ArrayNode list(Project project, Forecast f) {

@@ -294,4 +294,26 @@ class MainTest {
         .isZero();
     assertThat(json().at("/duty/endReason").asString()).isNotBlank();
   }
+
+  @Test
+  void theDutyIsToldForFourDaysAndTheLifeWithItsDoubts() throws IOException {
+    assertThat(run("predict", DEMO, "--json")).isZero();
+    List<String> days = new ArrayList<>();
+    for (JsonNode day : json().path("days")) {
+      days.add(day.path("day").asString());
+      assertThat(day.path("delivered_Wh").asDouble()).isPositive();
+      assertThat(day.path("lowestVoltage_V").asDouble()).isBetween(30.0, 54.6);
+      assertThat(day.path("served").isBoolean()).isTrue();
+      assertThat(day.path("withheld_Wh").isNumber()).isTrue();
+    }
+    assertThat(days).containsExactly("typical", "hottest", "coldest", "last");
+    assertThat(json().at("/days/0/served").asBoolean()).isTrue();
+    assertThat(json().at("/days/3/endTime_s").asDouble())
+        .as("worn and cold, not farther than new and cold")
+        .isLessThanOrEqualTo(json().at("/days/2/endTime_s").asDouble());
+    assertThat(json().at("/life/indicative").asBoolean()).isFalse();
+    assertThat(json().at("/life/resistanceGrowth").asDouble()).isPositive();
+    assertThat(run("predict", DEMO)).isZero();
+    assertThat(out.toString()).contains("Coldest day", "Last day, worn");
+  }
 }

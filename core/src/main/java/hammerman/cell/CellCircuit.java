@@ -36,11 +36,11 @@ public final class CellCircuit {
           new double[] {0, .05, .1, .2, .3, .8, .9, 1},
           new double[] {2.2, 1.6, 1.3, 1.1, 1.0, 1.0, 1.02, 1.08});
 
-  /** Capacity by temperature (K); typical for the class. */
-  private static final MonotoneCubic CAPACITY =
+  /** Share of the capacity that can be reached by temperature (K); typical for the class. */
+  private static final MonotoneCubic REACHABLE =
       new MonotoneCubic(
-          new double[] {253.15, 263.15, 273.15, 283.15, Reference.ROOM, 318.15},
-          new double[] {0.75, 0.86, 0.93, 0.97, 1.00, 1.01});
+          new double[] {253.15, 263.15, 273.15, 283.15, Reference.ROOM},
+          new double[] {0.75, 0.86, 0.93, 0.97, 1.00});
 
   private final CellType type;
   private final MonotoneCubic openCircuit;
@@ -80,9 +80,17 @@ public final class CellCircuit {
     return (R0_SHARE + R1_SHARE + R2_SHARE) * r10(soc, kelvin);
   }
 
-  /** Returns the capacity at a temperature (K), Ah. */
+  /**
+   * Returns the share of the capacity at 25 °C that can be taken out at a temperature (K), at most
+   * 1. What the cold keeps back is there again when the cell is warm.
+   */
+  public double reachable(double kelvin) {
+    return REACHABLE.value(kelvin);
+  }
+
+  /** Returns the capacity that a discharge from full measures at a temperature (K), Ah. */
   public double capacity(double kelvin) {
-    return type.capacity() * CAPACITY.value(kelvin);
+    return type.capacity() * reachable(kelvin);
   }
 
   /** Returns the factor of resistance against 25 °C: exp(Ea/Rg (1/T − 1/298.15 K)). */

@@ -14,6 +14,9 @@ public record Health(@In(Unit.PERCENT) double capacity, @In(Unit.PERCENT) double
   /** A new cell. */
   public static final Health NEW = new Health(1, 1);
 
+  /** The resistance that a worn cell is taken to have where no law tells its growth, times new. */
+  public static final double WORN_RESISTANCE = 1.5;
+
   public Health {
     Valid.range("Capacity left", capacity, 0.2, 1, Unit.PERCENT);
     Valid.range("Resistance against new", resistance, 1, 10, Unit.PERCENT);

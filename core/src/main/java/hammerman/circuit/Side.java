@@ -1,6 +1,7 @@
 package hammerman.circuit;
 
 import hammerman.cell.CellType;
+import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.chain.Path.Settling;
 import hammerman.chain.Supply;
@@ -19,9 +20,8 @@ final class Side {
   private static final double LOW = 0.1;
 
   /** Resistance of worn cells over that of new ones; typical at the end of life. */
-  private static final double WORN = 1.5;
-
   private final Chain chain;
+
   final Supply.Branch branch;
   final boolean second;
   final double share;
@@ -150,6 +150,6 @@ final class Side {
   double leastFault(double outer) {
     double fresh = branch.bare(LOW, coldest, Settling.TEN_SECONDS);
     double strips = branch.assembly().stripResistance(coldest);
-    return branch.openCircuit(LOW) / (WORN * (fresh - strips) + strips + outer);
+    return branch.openCircuit(LOW) / (Health.WORN_RESISTANCE * (fresh - strips) + strips + outer);
   }
 }

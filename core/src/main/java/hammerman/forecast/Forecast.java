@@ -1,6 +1,7 @@
 package hammerman.forecast;
 
 import hammerman.cell.CellCircuit;
+import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.chain.LaidOut;
 import hammerman.chain.Layout;
@@ -26,6 +27,7 @@ import java.util.Optional;
  *
  * @param chain ratings, demands and sag; holds the design
  * @param duty the duty asked for, from the charge ceiling, in the hottest air
+ * @param days the duty on four days, the hottest among them
  * @param onward the same load gone on with until the pack ends it
  * @param thermal temperatures, of the pack as a lump and of each cell of the layout
  * @param charge a charge from where the duty ends
@@ -39,6 +41,7 @@ import java.util.Optional;
 public record Forecast(
     Chain chain,
     Run duty,
+    List<Day> days,
     Run onward,
     Thermal thermal,
     Charge charge,
@@ -62,6 +65,7 @@ public record Forecast(
   public record CeilingLife(double ceiling, boolean serves, LifeForecast life) {}
 
   public Forecast {
+    days = List.copyOf(days);
     otherCeilings = List.copyOf(otherCeilings);
     judgements = List.copyOf(judgements);
   }
@@ -76,15 +80,17 @@ public record Forecast(
     Run duty = dutyRun(chain).run();
     Thermal thermal = Thermal.of(chain, duty, built.solved().map(s -> s.warm(design)));
     Circuit circuit = Circuit.of(chain, built.layout());
+    LifeForecast life = life(chain, duty, chain.ceiling());
     Optional<TwinRun> pair =
         design.second() == null ? Optional.empty() : Optional.of(TwinRun.of(chain));
     return new Forecast(
         chain,
         duty,
+        Day.all(chain, duty, life),
         onward(chain, duty),
         thermal,
         Charge.of(chain, duty.endSoc(), chargingAir(design)),
-        life(chain, duty, chain.ceiling()),
+        life,
         otherCeilings(chain, duty),
         built.layout(),
         pair,
@@ -176,11 +182,18 @@ public record Forecast(
             new Conditions.Cycling(
                 habits.cycles() * 86400,
                 high - low,
+                duty.totals().delivered() / design.pack().capacity(),
                 mean,
                 0.5 * (low + high),
                 inUse,
                 (high - low) / hours)),
+        1 - health(design).capacity(),
         habits.endOfLife());
+  }
+
+  private static Health health(Design design) {
+    Health health = design.pack().cell().health();
+    return health == null ? Health.NEW : health;
   }
 
   /** Half of the waiting time is spent at either end of the storage temperatures. */
@@ -189,12 +202,19 @@ public record Forecast(
     return new Conditions.Rest(share, circuit.openCircuit(soc), soc, kelvin);
   }
 
+  /** Mean over the time of a run, not over its samples, which may lie anyhow. */
   private static double meanRise(Run run, double ambient) {
-    Trace trace = run.trace();
+    Trace t = run.trace();
     double sum = 0;
-    for (int k = 0; k < trace.size(); k++) {
-      sum += trace.at(Trace.Channel.TEMPERATURE, k) - ambient;
+    double time = 0;
+    for (int k = 1; k < t.size(); k++) {
+      double dt = t.at(Trace.Channel.TIME, k) - t.at(Trace.Channel.TIME, k - 1);
+      double rise =
+          0.5 * (t.at(Trace.Channel.TEMPERATURE, k - 1) + t.at(Trace.Channel.TEMPERATURE, k))
+              - ambient;
+      sum += rise * dt;
+      time += dt;
     }
-    return trace.size() == 0 ? 0 : sum / trace.size();
+    return time > 0 ? sum / time : 0;
   }
 }

@@ -92,11 +92,11 @@ final class RunWorkings {
             + " (T − T_air)",
         List.of(
             computed("z0", "charge at the start", Figures.of(f.chain().ceiling(), Unit.PERCENT, 0)),
-            computed(
-                "Q",
-                "capacity in this air",
-                Figures.of(
-                    f.chain().path().circuit().capacity(air) * p.parallel(), Unit.AMPERE_HOUR)),
+            computed("Q", "capacity at 25 °C", Figures.of(p.capacity(), Unit.AMPERE_HOUR)),
+            model(
+                "1 − z_least",
+                "share that this air lets out",
+                Figures.of(f.chain().path().circuit().reachable(air), Unit.PERCENT, 0)),
             model("R0, v1, v2", "shares of R10, and times", "0.70; 0.596, 15 s; 0.30, 300 s"),
             cell("R10", "cell resistance", cell(f).r10(), Unit.MILLIOHM),
             yours("T_air", "hottest in use", Figures.of(air, Unit.CELSIUS, 0)),
@@ -117,7 +117,9 @@ final class RunWorkings {
   static Derivation settledTemperature(Forecast f) {
     return new Derivation(
         "Settled temperature at the continuous current",
-        Figures.of(f.thermal().settled(), Unit.CELSIUS, 0),
+        f.thermal().settled() > Thermal.TOLD
+            ? "above " + Figures.of(Thermal.TOLD, Unit.CELSIUS, 0)
+            : Figures.of(f.thermal().settled(), Unit.CELSIUS, 0),
         "G (T − T_air) = I² (S/P · R_settled(T) + R_strips(T))",
         List.of(
             computed(
@@ -135,7 +137,7 @@ final class RunWorkings {
                 ? ""
                 : ", plain box of one layer around the cells")
             + "; held for hours",
-        f.thermal().settled() > 353.15);
+        f.thermal().settled() > Thermal.TOLD);
   }
 
   static Derivation chargeTime(Forecast f) {

@@ -27,6 +27,11 @@ import java.util.OptionalDouble;
 public record Thermal(
     double settled, OptionalDouble timeToLimit, double conductance, Optional<HeatMap> map) {
 
+  /**
+   * Up to here the cells' resistance is known, K; a pack that settles above is said to, no more.
+   */
+  public static final double TOLD = 353.15;
+
   /** Highest temperature searched for the settled state, K above the air. */
   private static final double MOST_RISE = 1000;
 

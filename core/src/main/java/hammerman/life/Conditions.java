@@ -28,6 +28,8 @@ public record Conditions(List<Rest> rests, Cycling cycling) {
    *
    * @param cyclesPerDay duties a day
    * @param depth share of the capacity taken each time, 0 to 1
+   * @param turnover charge taken out each time over the capacity; above the depth where braking
+   *     gives some back on the way, 0 or more
    * @param meanVoltage mean cell voltage over the window, V
    * @param meanSoc middle of the window, 0 to 1
    * @param temperature of the cell in use, K
@@ -36,13 +38,25 @@ public record Conditions(List<Rest> rests, Cycling cycling) {
   public record Cycling(
       double cyclesPerDay,
       double depth,
+      double turnover,
       double meanVoltage,
       double meanSoc,
       double temperature,
       double rate) {
+    /** Cycling without braking: what is taken out is the depth. */
+    public static Cycling plain(
+        double cyclesPerDay,
+        double depth,
+        double meanVoltage,
+        double meanSoc,
+        double temperature,
+        double rate) {
+      return new Cycling(cyclesPerDay, depth, depth, meanVoltage, meanSoc, temperature, rate);
+    }
+
     /** Returns the equivalent full cycles a day. */
     double equivalentCyclesPerDay() {
-      return cyclesPerDay * depth;
+      return cyclesPerDay * turnover;
     }
   }
 }

@@ -96,6 +96,6 @@ record IndicativeLaw(Chemistry chemistry, double calendarFactor, double cycleFac
   private static Conditions.Cycling alike(Conditions.Cycling c) {
     double volts = Chemistry.NMC.openCircuit().value(c.meanSoc());
     return new Conditions.Cycling(
-        c.cyclesPerDay(), c.depth(), volts, c.meanSoc(), c.temperature(), c.rate());
+        c.cyclesPerDay(), c.depth(), c.turnover(), volts, c.meanSoc(), c.temperature(), c.rate());
   }
 }

@@ -47,6 +47,10 @@ public record LifeForecast(
   public static final double HORIZON = 30;
 
   private static final double STEP_DAYS = 7;
+
+  /** A life is told from so many steps at least, however short it is. */
+  private static final int FEWEST_STEPS = 60;
+
   private static final double DAYS_PER_YEAR = 365.25;
 
   public LifeForecast {
@@ -90,25 +94,24 @@ public record LifeForecast(
    *
    * @param chemistry of the cells
    * @param conditions of use
-   * @param endOfLife share of the first capacity at which it counts as worn, 0 to 1
+   * @param start loss that the cells bring with them, counted as time's; 0 for new ones
+   * @param endOfLife share of a new cell's capacity at which it counts as worn, 0 to 1
    */
-  public static LifeForecast of(Chemistry chemistry, Conditions conditions, double endOfLife) {
+  public static LifeForecast of(
+      Chemistry chemistry, Conditions conditions, double start, double endOfLife) {
     AgeingLaw law = AgeingLaw.of(chemistry);
     double allowed = 1 - endOfLife;
-    List<Point> curve = new ArrayList<>();
-    curve.add(new Point(0, 0, 0));
-    Wear wear = Wear.NEW;
-    Wear atEnd = null;
-    double years = 0;
-    while (years < HORIZON && wear.loss() < allowed / (1 - BAND)) {
-      wear = wear.advance(law, conditions, STEP_DAYS);
-      years += STEP_DAYS / DAYS_PER_YEAR;
-      curve.add(new Point(years, wear.calendar(), wear.cycle()));
-      if (atEnd == null && wear.loss() >= allowed) {
-        atEnd = wear;
-      }
+    Course course = Course.of(law, conditions, start, allowed, STEP_DAYS);
+    double step = STEP_DAYS;
+    while (course.atEnd() != null
+        && course.curve().size() < FEWEST_STEPS
+        && step > STEP_DAYS / 1e4) {
+      step /= 8;
+      course = Course.of(law, conditions, start, allowed, step);
     }
-    Wear last = atEnd == null ? wear : atEnd;
+    List<Point> curve = course.curve();
+    Wear atEnd = course.atEnd();
+    Wear last = course.last();
     double end = crossing(curve, allowed);
     return new LifeForecast(
         conditions,
@@ -127,6 +130,32 @@ public record LifeForecast(
         law.indicative());
   }
 
+  /**
+   * A life in steps.
+   *
+   * @param atEnd the wear where the allowed loss was reached, if it was
+   * @param last the wear at the end, or at the horizon
+   */
+  private record Course(List<Point> curve, @Nullable Wear atEnd, Wear last) {
+    static Course of(
+        AgeingLaw law, Conditions conditions, double start, double allowed, double days) {
+      List<Point> curve = new ArrayList<>();
+      Wear wear = new Wear(start, 0, 0);
+      curve.add(new Point(0, wear.calendar(), wear.cycle()));
+      Wear atEnd = wear.loss() >= allowed ? wear : null;
+      double years = 0;
+      while (years < HORIZON && wear.loss() < allowed / (1 - BAND)) {
+        wear = wear.advance(law, conditions, days);
+        years += days / DAYS_PER_YEAR;
+        curve.add(new Point(years, wear.calendar(), wear.cycle()));
+        if (atEnd == null && wear.loss() >= allowed) {
+          atEnd = wear;
+        }
+      }
+      return new Course(curve, atEnd, atEnd == null ? wear : atEnd);
+    }
+  }
+
   private static Limit limit(@Nullable Wear atEnd) {
     if (atEnd == null) {
       return Limit.HORIZON;
@@ -136,6 +165,9 @@ public record LifeForecast(
 
   /** Years at which the loss crosses a level, straight between points; the horizon if never. */
   private static double crossing(List<Point> curve, double level) {
+    if (curve.getFirst().loss() >= level) {
+      return 0;
+    }
     for (int k = 1; k < curve.size(); k++) {
       Point b = curve.get(k);
       if (b.loss() >= level) {

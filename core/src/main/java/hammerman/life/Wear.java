@@ -8,8 +8,6 @@ package hammerman.life;
  * @param resistance growth of the resistance, as a fraction
  */
 record Wear(double calendar, double cycle, double resistance) {
-  static final Wear NEW = new Wear(0, 0, 0);
-
   double loss() {
     return calendar + cycle;
   }

@@ -1,7 +1,6 @@
 package hammerman.simulation;
 
 import hammerman.duty.Load;
-import hammerman.pack.Assembly;
 import org.jspecify.annotations.Nullable;
 
 /** One discharge under way: goes through the load step by step and keeps the books. */
@@ -26,15 +25,8 @@ final class Course {
   private double distance;
   private @Nullable Outcome outcome;
 
-  Course(
-      Assembly assembly,
-      double leadResistance,
-      Stops stops,
-      Load load,
-      double startSoc,
-      double ambient,
-      double step) {
-    this.state = new UniformPack(assembly, leadResistance, startSoc, ambient);
+  Course(UniformPack state, Stops stops, Load load, double step) {
+    this.state = state;
     this.stops = stops;
     this.load = load;
     this.step = step;
@@ -79,12 +71,13 @@ final class Course {
       double before = state.machineVoltage(current);
       if (k == 0) {
         record(before, current);
-        if (ended(before, current)) {
+        if (ended(before, current, false)) {
           return;
         }
       }
-      advance(current, before, Math.min(dt, state.timeToEmpty(current)), s.speed());
-      if (ended(state.machineVoltage(current), current)) {
+      double left = state.timeToEmpty(current);
+      advance(current, before, Math.min(dt, left), s.speed());
+      if (ended(state.machineVoltage(current), current, left <= dt)) {
         return;
       }
     }
@@ -140,7 +133,11 @@ final class Course {
     record(after, current);
   }
 
-  private boolean ended(double voltage, double current) {
+  /**
+   * @param emptied whether the step took the last that could be had; what warming by it frees is
+   *     not waited for
+   */
+  private boolean ended(double voltage, double current, boolean emptied) {
     double group = state.groupVoltage(current);
     if (overCurrentFor > stops.overCurrentDelay()) {
       outcome = new Outcome.OverCurrent(current, stops.overCurrent(), stops.overCurrentDelay());
@@ -148,7 +145,7 @@ final class Course {
       outcome = new Outcome.BmsCutOff(Outcome.Place.EVERY, group, stops.groupCutOff());
     } else if (current > 0 && voltage < stops.machineCutOut()) {
       outcome = new Outcome.MachineCutOut(voltage, stops.machineCutOut());
-    } else if (current > 0 && state.soc() <= 0) {
+    } else if (current > 0 && (emptied || state.isEmpty())) {
       outcome = new Outcome.Empty(Outcome.Place.EVERY);
     } else if (state.temperature() >= stops.temperature()) {
       outcome = new Outcome.TooHot(Outcome.Place.EVERY, state.temperature(), stops.temperature());

@@ -1,5 +1,6 @@
 package hammerman.simulation;
 
+import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.duty.Load;
@@ -22,6 +23,7 @@ public final class Discharge {
   private final double startSoc;
   private final double ambient;
   private final double step;
+  private final Health wear;
 
   private Discharge(
       Assembly assembly,
@@ -30,7 +32,8 @@ public final class Discharge {
       Load load,
       double startSoc,
       double ambient,
-      double step) {
+      double step,
+      Health wear) {
     this.assembly = assembly;
     this.leadResistance = leadResistance;
     this.stops = stops;
@@ -38,6 +41,7 @@ public final class Discharge {
     this.startSoc = startSoc;
     this.ambient = ambient;
     this.step = step;
+    this.wear = wear;
   }
 
   /**
@@ -55,13 +59,21 @@ public final class Discharge {
         load,
         startSoc,
         ambient,
-        stepFor(load));
+        stepFor(load),
+        Health.NEW);
   }
 
   /** A discharge of the bare pack: no leads, and nothing ends it but an empty cell. */
   public static Discharge bare(Pack pack, Load load, double startSoc, double ambient) {
     return new Discharge(
-        Assembly.estimated(pack), 0, Stops.NONE, load, startSoc, ambient, stepFor(load));
+        Assembly.estimated(pack),
+        0,
+        Stops.NONE,
+        load,
+        startSoc,
+        ambient,
+        stepFor(load),
+        Health.NEW);
   }
 
   /** Returns the same discharge in steps of at most {@code seconds}. */
@@ -69,12 +81,18 @@ public final class Discharge {
     if (!(seconds > 0)) {
       throw new IllegalArgumentException("step must be above 0 s, not " + seconds);
     }
-    return new Discharge(assembly, leadResistance, stops, load, startSoc, ambient, seconds);
+    return new Discharge(assembly, leadResistance, stops, load, startSoc, ambient, seconds, wear);
+  }
+
+  /** Returns the same discharge of cells that the years have worn. */
+  public Discharge worn(Health by) {
+    return new Discharge(assembly, leadResistance, stops, load, startSoc, ambient, step, by);
   }
 
   /** Runs it to its end. */
   public Run run() {
-    return new Course(assembly, leadResistance, stops, load, startSoc, ambient, step).run();
+    UniformPack state = new UniformPack(assembly, leadResistance, startSoc, ambient, wear);
+    return new Course(state, stops, load, step).run();
   }
 
   private static double stepFor(Load load) {

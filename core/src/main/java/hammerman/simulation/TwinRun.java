@@ -354,7 +354,7 @@ public record TwinRun(
     }
 
     void check(double now) {
-      boolean low = current > 0 && (state.groupVoltage(current) < floor || state.soc() <= 0);
+      boolean low = current > 0 && (state.groupVoltage(current) < floor || state.isEmpty());
       boolean full = current < 0 && state.soc() >= 1;
       if (!open && (low || full || state.temperature() >= hottestAllowed)) {
         open = true;

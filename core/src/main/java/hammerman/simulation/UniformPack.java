@@ -1,6 +1,7 @@
 package hammerman.simulation;
 
 import hammerman.cell.CellCircuit;
+import hammerman.cell.Health;
 import hammerman.numeric.Source;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
@@ -11,7 +12,8 @@ import hammerman.pack.Pack;
  * <p>Discharge current is positive. Over a step the current is constant and the RC branches take
  * their exact exponential course. One thermal node: C dT/dt = heat − G (T − ambient), also exact
  * for constant heat. Reversible heat is neglected (dU/dT = 0), as is the cell's own spread. The
- * capacity is that of the starting temperature for the whole run. About 60 ns a step.
+ * state of charge is counted on the capacity at 25 °C at every temperature, so that what goes out
+ * comes back in; the cold puts the last of it out of reach. About 60 ns a step.
  */
 final class UniformPack {
   private final CellCircuit circuit;
@@ -31,6 +33,7 @@ final class UniformPack {
   private double temperature;
   private double openCircuit;
   private double resistance;
+  private double least;
 
   private double decayFor = -1;
   private double fastDecay;
@@ -46,9 +49,16 @@ final class UniformPack {
    * @param ambient air temperature, also of the cells at the start, K
    */
   UniformPack(Assembly assembly, double leadResistance, double soc, double ambient) {
+    this(assembly, leadResistance, soc, ambient, Health.NEW);
+  }
+
+  /**
+   * @param wear what the years have left of the cells' capacity and made of their resistance
+   */
+  UniformPack(Assembly assembly, double leadResistance, double soc, double ambient, Health wear) {
     Pack pack = assembly.pack();
     this.circuit = new CellCircuit(pack.cell());
-    this.r10 = pack.cell().r10();
+    this.r10 = pack.cell().r10() * wear.resistance();
     this.series = pack.series();
     this.parallel = pack.parallel();
     this.stripResistance = assembly.stripResistance(ambient);
@@ -56,7 +66,7 @@ final class UniformPack {
     this.heatCapacity = pack.heatCapacity();
     this.conductance = assembly.conductance();
     this.ambient = ambient;
-    this.capacity = circuit.capacity(ambient) * parallel;
+    this.capacity = pack.cell().capacity() * wear.capacity() * parallel;
     this.soc = soc;
     this.temperature = ambient;
     refresh();
@@ -70,7 +80,12 @@ final class UniformPack {
     return temperature;
   }
 
-  /** Pack capacity in this run, Ah. */
+  /** Whether nothing more can be taken out at the present temperature. */
+  boolean isEmpty() {
+    return soc <= least;
+  }
+
+  /** Pack capacity at 25 °C, Ah. */
   double capacity() {
     return capacity;
   }
@@ -121,7 +136,9 @@ final class UniformPack {
 
   /** Time until the cells are empty at a pack current, s; infinite unless discharging. */
   double timeToEmpty(double current) {
-    return current > 0 ? 3600 * soc * capacity / current : Double.POSITIVE_INFINITY;
+    return current > 0
+        ? 3600 * Math.max(0, soc - least) * capacity / current
+        : Double.POSITIVE_INFINITY;
   }
 
   /** Pack current that just fills the cells in a time (s), A. */
@@ -156,6 +173,7 @@ final class UniformPack {
 
   private void refresh() {
     openCircuit = circuit.openCircuit(soc);
+    least = 1 - circuit.reachable(temperature);
     resistance = r10 * circuit.socFactor(soc) * circuit.temperatureFactor(temperature);
   }
 }

@@ -199,8 +199,8 @@ class DischargeTest {
   @Test
   void coldShortensTheRun() {
     double warm = Discharge.of(Chain.of(barrow), Load.power(400, 36000), 1, ROOM).run().endTime();
-    double cold = Discharge.of(Chain.of(barrow), Load.power(400, 36000), 1, 263.15).run().endTime();
-    assertThat(cold).isLessThan(0.9 * warm);
+    double cold = Discharge.of(Chain.of(barrow), Load.power(400, 36000), 1, 253.15).run().endTime();
+    assertThat(cold).as("its own heat brings some of it back").isLessThan(0.95 * warm);
   }
 
   @Test

@@ -35,7 +35,7 @@ class TwinRunTest {
     TwinRun run = run(joining);
     assertThat(run.imbalance()).isCloseTo(0, within(1e-3));
     SecondPack second = Samples.second(joining);
-    double q = new CellCircuit(barrow.pack().cell()).capacity(311.15) * 6;
+    double q = barrow.pack().capacity();
     double used = (second.firstSoc() - run.first().endSoc()) * q;
     assertThat(run.first().charge()).isCloseTo(used, within(1e-6));
   }

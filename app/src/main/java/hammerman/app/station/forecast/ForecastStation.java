@@ -5,18 +5,22 @@ import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
 import hammerman.finding.Station;
+import hammerman.forecast.Day;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
-import hammerman.simulation.Outcome;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.OptionalDouble;
+import javafx.geometry.Insets;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The page of station Forecast: the headline figures, run trace, sag fan and life sheet. */
@@ -26,6 +30,7 @@ public final class ForecastStation implements StationView {
   private final RunTrace trace = new RunTrace();
   private final SagFan sag = new SagFan();
   private final LifeSheet life = new LifeSheet();
+  private final GridPane days = new GridPane(10, 2);
   private final Label fullEffort = new Label();
   private final Label lifeTitle = Page.heading("Life");
 
@@ -37,9 +42,11 @@ public final class ForecastStation implements StationView {
     figure(bench, "Settles at", Headline.SETTLED_TEMPERATURE);
     figure(bench, "Charge time", Headline.CHARGE_TIME);
     figure(bench, "Life", Headline.LIFE);
-    HBox row = new HBox(2);
+    FlowPane row = new FlowPane(2, 2);
     row.getChildren().addAll(figures.values());
     fullEffort.getStyleClass().add("answer");
+    days.setId("days");
+    days.setMinHeight(Region.USE_PREF_SIZE);
     VBox sagSheet = new VBox(4, Page.heading("Sag at the hardest moment"), sag);
     VBox lifeSheet = new VBox(4, lifeTitle, life);
     VBox.setVgrow(sag, Priority.ALWAYS);
@@ -53,7 +60,8 @@ public final class ForecastStation implements StationView {
     below.setMinHeight(180);
     VBox.setVgrow(trace, Priority.ALWAYS);
     trace.setPrefHeight(330);
-    page = new Page(Station.FORECAST, new VBox(6, row, fullEffort, trace, below));
+    trace.setMinHeight(250);
+    page = new Page(Station.FORECAST, new VBox(6, row, days, fullEffort, trace, below));
   }
 
   @Override
@@ -76,13 +84,17 @@ public final class ForecastStation implements StationView {
         "Life, charged to %s; limited by %s"
             .formatted(Figures.of(f.chain().ceiling(), Unit.PERCENT, 0), f.life().limit().words()));
     fullEffort.setText(fullEffort(f));
+    showDays(f);
     page.answer(answer(f));
   }
 
   @Override
   public String help() {
     return """
-    The run starts from the charge ceiling, in the hottest air, and goes on past the duty until \
+    The duty is run on four days: in the middle of the temperatures in use, on the hottest, on the \
+    coldest, and on the coldest with cells at the end of their life.
+
+    The run drawn starts from the charge ceiling, in the hottest air, and goes on past the duty until \
     something ends it: the machine's cut-out, the BMS, an empty cell or heat. Move over the trace, or use \
     Left and Right, to read every curve at one time.
 
@@ -104,24 +116,28 @@ public final class ForecastStation implements StationView {
     String wanted = Figures.duration(f.design().duty().task().load().duration());
     if (f.duty().outcome().complete()) {
       return "It serves the %s asked for and goes on to %s; then %s."
-          .formatted(wanted, Figures.duration(f.onward().endTime()), ending(f.onward().outcome()));
+          .formatted(
+              wanted, Figures.duration(f.onward().endTime()), Day.ending(f.onward().outcome()));
     }
     return "It ends after %s of the %s asked for: %s."
-        .formatted(Figures.duration(f.duty().endTime()), wanted, ending(f.duty().outcome()));
+        .formatted(Figures.duration(f.duty().endTime()), wanted, Day.ending(f.duty().outcome()));
   }
 
-  private static String ending(Outcome outcome) {
-    return switch (outcome) {
-      case Outcome.Complete o -> "it could go on longer than is forecast";
-      case Outcome.BmsCutOff o ->
-          "the BMS cuts off at " + Figures.of(o.limit(), Unit.VOLT, 2) + " per cell";
-      case Outcome.MachineCutOut o ->
-          "the machine cuts out at " + Figures.of(o.limit(), Unit.VOLT, 1);
-      case Outcome.Empty o -> "the cells are empty";
-      case Outcome.TooHot o -> "the cells reach " + Figures.of(o.limit(), Unit.CELSIUS, 0);
-      case Outcome.OverCurrent o -> "the BMS opens at " + Figures.of(o.current(), Unit.AMPERE);
-      case Outcome.CannotDeliver o -> "it cannot deliver " + Figures.of(o.demand(), Unit.WATT);
-    };
+  /** The four days, two in a row; one that is not served stands out. */
+  private void showDays(Forecast f) {
+    days.getChildren().clear();
+    for (int k = 0; k < f.days().size(); k++) {
+      Day day = f.days().get(k);
+      Label name = new Label(day.kind().label() + ", " + Figures.of(day.air(), Unit.CELSIUS, 0));
+      name.getStyleClass().add("fact-name");
+      name.setMinWidth(Region.USE_PREF_SIZE);
+      Label outcome = new Label(day.outcome());
+      outcome.getStyleClass().addAll("verdict", day.served() ? "serves" : "warn");
+      outcome.setWrapText(true);
+      GridPane.setMargin(name, new Insets(0, 0, 0, k < 2 ? 9 : 24));
+      days.add(name, k / 2 * 2, k % 2);
+      days.add(outcome, k / 2 * 2 + 1, k % 2);
+    }
   }
 
   private static String fullEffort(Forecast f) {

@@ -1,0 +1,137 @@
+package hammerman.forecast;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hammerman.Samples;
+import hammerman.cell.CellCircuit;
+import hammerman.cell.Health;
+import hammerman.design.Design;
+import hammerman.duty.Load;
+import hammerman.project.Shipped;
+import hammerman.simulation.Charge;
+import hammerman.simulation.Discharge;
+import hammerman.simulation.Outcome;
+import hammerman.simulation.Run;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** The duty on its four days, and the charge that is neither made nor lost by the cold. */
+class DaysTest {
+  private static Day day(Forecast f, Day.Kind kind) {
+    return f.days().stream().filter(d -> d.kind() == kind).findFirst().orElseThrow();
+  }
+
+  private static Design between(Design d, double coldest, double hottest) {
+    return d.withDuty(
+        d.duty()
+            .withSurroundings(
+                d.duty()
+                    .surroundings()
+                    .withColdestInUse(coldest + 273.15)
+                    .withHottestInUse(hottest + 273.15)));
+  }
+
+  @Test
+  void everyDayHasItsAirAndTheHottestIsTheDuty() {
+    Forecast f = Forecast.of(between(Samples.barrow(), -10, 40));
+    assertThat(f.days()).extracting(Day::kind).containsExactly(Day.Kind.values());
+    assertThat(day(f, Day.Kind.TYPICAL).air()).isCloseTo(288.15, within(1e-9));
+    assertThat(day(f, Day.Kind.HOTTEST).run()).isEqualTo(f.duty());
+    assertThat(day(f, Day.Kind.COLDEST).air()).isCloseTo(263.15, within(1e-9));
+    assertThat(day(f, Day.Kind.COLDEST).run().extremes().lowestVoltage())
+        .isLessThan(day(f, Day.Kind.HOTTEST).run().extremes().lowestVoltage());
+  }
+
+  @ParameterizedTest
+  @EnumSource(Shipped.Example.class)
+  void theColderAndTheMoreWornTheLessFar(Shipped.Example example) {
+    Forecast f = Forecast.of(between(Shipped.example(example).design(), -20, 35));
+    double hot = day(f, Day.Kind.HOTTEST).run().extremes().lowestVoltage();
+    double typical = day(f, Day.Kind.TYPICAL).run().extremes().lowestVoltage();
+    Run cold = day(f, Day.Kind.COLDEST).run();
+    Run last = day(f, Day.Kind.LAST).run();
+    assertThat(typical).isLessThanOrEqualTo(hot);
+    assertThat(last.endTime()).isLessThanOrEqualTo(cold.endTime());
+    assertThat(last.totals().energyOut()).isLessThanOrEqualTo(cold.totals().energyOut() * 1.0001);
+  }
+
+  /** A duty that leaves little in the warm ends early in the cold, and that is said. */
+  @Test
+  void aDutyThatJustFitsIsNotServedInTheCold() {
+    Design d = between(Samples.barrow(), -20, 40);
+    Forecast f = Forecast.of(d);
+    assertThat(day(f, Day.Kind.HOTTEST).served()).isTrue();
+    Day cold = day(f, Day.Kind.LAST);
+    assertThat(cold.served()).isFalse();
+    assertThat(cold.outcome()).startsWith("ends after ").contains(": ");
+  }
+
+  /** 5 kW asked of a machine that takes 10 A: time passes, but the work is not done. */
+  @Test
+  void whatACurrentLimitWithholdsIsNotServed() {
+    Design d = Samples.barrow();
+    Design limited =
+        d.withDuty(
+            d.duty().withMachine(d.duty().machine().withFullEffortCurrent(2).withPeakCurrent(2)));
+    Day hottest = day(Forecast.of(limited), Day.Kind.HOTTEST);
+    assertThat(hottest.run().outcome().complete()).isTrue();
+    assertThat(hottest.withheld()).isGreaterThan(0.01);
+    assertThat(hottest.served()).isFalse();
+    assertThat(hottest.outcome()).contains("withholds");
+  }
+
+  /** What is taken out at one temperature goes back in at another, to a thousandth. */
+  @ParameterizedTest
+  @CsvSource({"40, 5", "-10, 25", "25, 25", "-20, 40", "0, 10"})
+  void whatADutyTakesTheChargePutsBack(double use, double charging) {
+    Forecast base = Forecast.of(Samples.barrow());
+    var chain = base.chain();
+    Run out = Discharge.of(chain, Load.current(8, 3600), 0.9, use + 273.15).run();
+    double taken = out.totals().delivered();
+    Charge back = Charge.of(chain, out.endSoc(), charging + 273.15);
+    double capacity = chain.design().pack().capacity();
+    assertThat(back.charge())
+        .isCloseTo((back.endSoc() - out.endSoc()) * capacity, within(1e-3 * taken));
+    assertThat((0.9 - out.endSoc()) * capacity).isCloseTo(taken, within(1e-3 * taken));
+    assertThat(back.energy()).isGreaterThan(out.totals().energyOut());
+  }
+
+  /** The table of capacity by temperature is what can be reached, and no more. */
+  @ParameterizedTest
+  @CsvSource({"-20, 0.75", "-10, 0.86", "0, 0.93", "25, 1", "45, 1"})
+  void theColdKeepsTheLastShareBack(double celsius, double share) {
+    var pack = Samples.barrow().pack();
+    double kelvin = celsius + 273.15;
+    Run out = Discharge.bare(pack, Load.current(0.5, 400_000), 1, kelvin).run();
+    assertThat(out.outcome()).isInstanceOf(Outcome.Empty.class);
+    assertThat(out.totals().delivered())
+        .isCloseTo(share * pack.capacity(), within(0.004 * pack.capacity()));
+    assertThat(out.endSoc()).isCloseTo(1 - share, within(0.004));
+    assertThat(new CellCircuit(pack.cell()).reachable(kelvin)).isCloseTo(share, within(1e-9));
+  }
+
+  @Test
+  void wornCellsHoldLessAndSagMore() {
+    var chain = Forecast.of(Samples.barrow()).chain();
+    Discharge fresh = Discharge.of(chain, Load.current(8, 3600), 1, 298.15);
+    Run young = fresh.run();
+    Run old = fresh.worn(new Health(0.8, 1.5)).run();
+    assertThat(1 - old.endSoc()).isCloseTo((1 - young.endSoc()) / 0.8, within(1e-6));
+    assertThat(old.extremes().lowestVoltage()).isLessThan(young.extremes().lowestVoltage());
+  }
+
+  /** What the cold keeps back is not left to use. */
+  @Test
+  void whatIsLeftIsWhatCanBeHadInThatAir() {
+    Forecast f =
+        Forecast.of(between(Shipped.example(Shipped.Example.DARK_SKY_BOX).design(), -20, 25));
+    Day cold = day(f, Day.Kind.COLDEST);
+    Day warm = day(f, Day.Kind.HOTTEST);
+    assertThat(warm.left()).isCloseTo(warm.run().endSoc(), within(1e-9));
+    assertThat(cold.left()).isCloseTo(cold.run().endSoc() - 0.25, within(1e-9));
+    assertThat(cold.outcome()).startsWith("served, ");
+  }
+}
