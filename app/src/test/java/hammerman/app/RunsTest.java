@@ -109,6 +109,6 @@ class RunsTest extends AtTheDesk {
     desk.keys(KeyCode.CONTROL, KeyCode.N);
     desk.view(Station.DUTY, "runs");
     desk.until(() -> Desk.fx(() -> table.getItems().isEmpty()));
-    assertThat(List.of(desk.text("#kept"))).containsExactly("Nothing to keep yet");
+    assertThat(List.of(desk.text("#kept"))).containsExactly("No changes yet");
   }
 }

@@ -45,6 +45,13 @@ import org.slf4j.LoggerFactory;
 /** The frame around the stations; one for each window. */
 public final class Frame {
   private static final Logger LOG = LoggerFactory.getLogger(Frame.class);
+
+  /** The least width, in px, at which the states of the stations stand in words. */
+  private static final double FULL_LINE = 1200;
+
+  /** The least width, in px, at which the nameplate has everything on it. */
+  private static final double FULL_PLATE = 960;
+
   private final Session session;
   private final Settings settings;
   private final StackPane root = new StackPane();
@@ -252,7 +259,7 @@ public final class Frame {
 
     page.setFitToWidth(true);
     page.setFitToHeight(true);
-    page.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    page.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
     page.getStyleClass().add("page");
     page.setFocusTraversable(false);
     BorderPane sheet = new BorderPane();
@@ -260,6 +267,16 @@ public final class Frame {
     sheet.setCenter(inset(page, 0, 4, 4, 16));
     sheet.setRight(rail);
     sheet.setBottom(status);
+    sheet
+        .widthProperty()
+        .addListener(
+            (o, was, is) -> {
+              line.compact(is.doubleValue() < FULL_LINE);
+              plate.compact(is.doubleValue() < FULL_PLATE);
+              boolean named = is.doubleValue() >= FULL_PLATE;
+              wordmark.setVisible(named);
+              wordmark.setManaged(named);
+            });
     return sheet;
   }
 

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
+import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -19,6 +20,8 @@ import javafx.scene.layout.VBox;
 
 /** The line: the stations of the work with their states. */
 final class LineBar extends HBox {
+  private static final PseudoClass COMPACT = PseudoClass.getPseudoClass("compact");
+
   private final Session session;
   private final Map<Station, Stop> stops = new EnumMap<>(Station.class);
 
@@ -44,11 +47,14 @@ final class LineBar extends HBox {
   LineBar(Session session, Consumer<Station> go) {
     super(0);
     this.session = session;
+    getStyleClass().add("stations");
+    setMinWidth(USE_PREF_SIZE);
     ToggleGroup group = new ToggleGroup();
     for (Station station : Station.values()) {
       Region mark = new Region();
       Label name = new Label(station.label());
       name.getStyleClass().add("name");
+      name.setMinWidth(USE_PREF_SIZE);
       Label state = new Label();
       state.getStyleClass().add("state");
       HBox content = new HBox(8, mark, new VBox(-1, name, state));
@@ -62,6 +68,18 @@ final class LineBar extends HBox {
       stops.put(station, new Stop(button, mark, state));
       getChildren().add(button);
     }
+  }
+
+  /** Leaves the words of the states out where the line is short; the marks stay. */
+  void compact(boolean is) {
+    pseudoClassStateChanged(COMPACT, is);
+    stops
+        .values()
+        .forEach(
+            stop -> {
+              stop.state().setVisible(!is);
+              stop.state().setManaged(!is);
+            });
   }
 
   void select(Station station) {

@@ -13,6 +13,7 @@ import hammerman.project.Project;
 import hammerman.unit.InvalidValue;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -51,6 +52,14 @@ final class Nameplate extends HBox {
     figure(bench, "Mass", Headline.MASS);
     figure(bench, "Cells cost", Headline.COST);
     getChildren().add(rivet());
+  }
+
+  /** Takes less room: a shorter name, and no price. */
+  void compact(boolean is) {
+    name.setPrefWidth(is ? 120 : 190);
+    FigureView price = Objects.requireNonNull(figures.get(Headline.COST));
+    price.setVisible(!is);
+    price.setManaged(!is);
   }
 
   void show(Project project) {

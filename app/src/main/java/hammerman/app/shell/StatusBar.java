@@ -43,7 +43,6 @@ final class StatusBar extends HBox {
             : now.trouble() != null && now.waiting()
                 ? " · not kept"
                 : at == null ? "" : " · kept " + time.apply(at);
-    kept.setText(
-        now.name().orElse(now.file() == null ? "Nothing to keep yet" : "No name yet") + when);
+    kept.setText(now.name().orElse(now.file() == null ? "No changes yet" : "No name yet") + when);
   }
 }

@@ -35,6 +35,7 @@ public final class Page extends VBox {
     question.getStyleClass().add("question");
     answer.getStyleClass().add("answer");
     answer.setId("answer");
+    answer.setMinHeight(USE_PREF_SIZE);
     VBox.setVgrow(body, Priority.ALWAYS);
     getChildren().addAll(new VBox(1, question, answer), body);
   }

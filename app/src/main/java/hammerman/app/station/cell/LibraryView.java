@@ -1,5 +1,6 @@
 package hammerman.app.station.cell;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.RecordTable;
 import hammerman.app.control.RecordTable.Column;
@@ -24,12 +25,12 @@ import java.util.Optional;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** The library as a list to filter and sort, the chosen cell beside it. */
-final class LibraryView extends HBox {
+final class LibraryView extends StackPane {
   /** The most cells compared. */
   static final int MOST_COMPARED = 4;
 
@@ -46,7 +47,6 @@ final class LibraryView extends HBox {
   private final Map<CellType, Optional<Finding>> verdicts = new HashMap<>();
 
   LibraryView(Bench bench) {
-    super(20);
     this.bench = bench;
     table =
         new RecordTable<>("cells", "the cells", "No cell has these words.", columns())
@@ -55,11 +55,12 @@ final class LibraryView extends HBox {
             .withTicks("Compare", c -> "compare-" + c.id(), new Compared())
             .withRows(c -> "cell-" + c.id(), LibraryView::spoken)
             .onPick(c -> bench.session().editDesign("Cell", Station.CELL, d -> d.withCell(c)));
-    table.setMinWidth(602);
+    table.setMinSize(618, 240);
     name.getStyleClass().add("question");
     facts.setVgap(2);
     VBox.setVgrow(curve, Priority.ALWAYS);
     curve.setPrefHeight(220);
+    curve.setMinHeight(160);
     Label caution =
         new Label(
             "Reclaimed cells: never revive one that sat below its cut-off, and put aside any that"
@@ -67,8 +68,8 @@ final class LibraryView extends HBox {
     caution.getStyleClass().add("caution");
     caution.setMinHeight(Label.USE_PREF_SIZE);
     VBox chosen = new VBox(8, name, facts, curve, caution);
-    setHgrow(chosen, Priority.ALWAYS);
-    getChildren().addAll(table, chosen);
+    chosen.setMinWidth(240);
+    getChildren().add(new Beside(table, chosen));
     bench.session().shelf().cellsProperty().addListener((o, was, is) -> refresh());
   }
 
@@ -134,7 +135,7 @@ final class LibraryView extends HBox {
 
   private List<Column<CellType>> columns() {
     return List.of(
-        Column.words("Cell", 152, CellType::name),
+        Column.words("Cell", 160, CellType::name),
         Column.words("Chem.", 52, c -> c.chemistry().label()),
         Column.figures(
             "Ah",

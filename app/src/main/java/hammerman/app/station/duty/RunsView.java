@@ -1,5 +1,6 @@
 package hammerman.app.station.duty;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.RecordTable;
 import hammerman.app.control.RecordTable.Column;
 import hammerman.app.session.Keeper;
@@ -28,11 +29,12 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** The logs that were taken in, whole: a list, and the picture of the one chosen. */
-final class RunsView extends HBox {
+final class RunsView extends StackPane {
   private static final int MOST_LISTED = 2000;
   private static final int MOST_DRAWN = 4;
   private static final DateTimeFormatter TIME =
@@ -53,7 +55,6 @@ final class RunsView extends HBox {
   private record Row(Fact<Run> run, long samples) {}
 
   RunsView(Keeper keeper) {
-    super(20);
     this.keeper = keeper;
     table =
         new RecordTable<>(
@@ -75,7 +76,7 @@ final class RunsView extends HBox {
                 Column.words(
                     "Struck out", 82, r -> r.run().strike().map(Strike::reason).orElse(""))));
     table.setPrefWidth(430);
-    table.setMinWidth(384);
+    table.setMinSize(384, 160);
     table.chosenProperty().addListener((o, was, is) -> choose(is));
     reason.setPromptText("Why it does not count");
     reason.setId("strike-reason");
@@ -88,6 +89,7 @@ final class RunsView extends HBox {
     strike.setOnAction(e -> strike());
     said.setId("runs-said");
     said.getStyleClass().add("answer");
+    said.setMinHeight(Region.USE_PREF_SIZE);
     VBox list = new VBox(6, table, new HBox(8, reason, strike), said);
     VBox.setVgrow(table, Priority.ALWAYS);
     VBox.setVgrow(picture, Priority.ALWAYS);
@@ -97,10 +99,8 @@ final class RunsView extends HBox {
     keys.setMinHeight(Region.USE_PREF_SIZE);
     keys.visibleProperty().bind(table.chosenProperty().isNotNull());
     VBox right = new VBox(6, channels, picture, keys);
-    HBox.setHgrow(right, Priority.ALWAYS);
-    HBox.setHgrow(list, Priority.SOMETIMES);
     picture.setMinSize(230, 160);
-    getChildren().addAll(list, right);
+    getChildren().add(new Beside(list, right));
     picture.widthProperty().addListener((o, was, is) -> again());
   }
 

@@ -45,6 +45,7 @@ public final class ForecastStation implements StationView {
     FlowPane row = new FlowPane(2, 2);
     row.getChildren().addAll(figures.values());
     fullEffort.getStyleClass().add("answer");
+    fullEffort.setMinHeight(Region.USE_PREF_SIZE);
     days.setId("days");
     days.setMinHeight(Region.USE_PREF_SIZE);
     VBox sagSheet = new VBox(4, Page.heading("Sag at the hardest moment"), sag);
@@ -134,6 +135,7 @@ public final class ForecastStation implements StationView {
       Label outcome = new Label(day.outcome());
       outcome.getStyleClass().addAll("verdict", day.served() ? "serves" : "warn");
       outcome.setWrapText(true);
+      outcome.setMinSize(day.served() ? Region.USE_PREF_SIZE : 120, Region.USE_PREF_SIZE);
       GridPane.setMargin(name, new Insets(0, 0, 0, k < 2 ? 9 : 24));
       days.add(name, k / 2 * 2, k % 2);
       days.add(outcome, k / 2 * 2 + 1, k % 2);
