@@ -43,17 +43,9 @@ public final class Inventory {
           for (InventoryCell c : cells) {
             ids.add(
                 database.insert(
-                    "INSERT INTO cell (at, label, type, lot, source, bought, price, notes,"
-                        + " photo) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                    at.toEpochMilli(),
-                    c.label(),
-                    c.type(),
-                    c.lot(),
-                    c.source(),
-                    c.bought() == null ? null : c.bought().toString(),
-                    c.price(),
-                    c.notes(),
-                    c.photo()));
+                    "INSERT INTO cell (label, type, lot, source, bought, price, notes, photo, at)"
+                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                    values(c, at.toEpochMilli())));
           }
           return ids;
         });
@@ -64,15 +56,22 @@ public final class Inventory {
     store.write(
         "UPDATE cell SET label = ?, type = ?, lot = ?, source = ?, bought = ?,"
             + " price = ?, notes = ?, photo = ? WHERE id = ?",
-        c.label(),
-        c.type(),
-        c.lot(),
-        c.source(),
-        c.bought() == null ? null : c.bought().toString(),
-        c.price(),
-        c.notes(),
-        c.photo(),
-        cell);
+        values(c, cell));
+  }
+
+  /** A cell's fields in the order of its statements, and one more. */
+  private static @Nullable Object[] values(InventoryCell c, long last) {
+    return new @Nullable Object[] {
+      c.label(),
+      c.type(),
+      c.lot(),
+      c.source(),
+      c.bought() == null ? null : c.bought().toString(),
+      c.price(),
+      c.notes(),
+      c.photo(),
+      last
+    };
   }
 
   /** Returns how many cells there are. */

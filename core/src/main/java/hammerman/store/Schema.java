@@ -10,30 +10,19 @@ import java.util.List;
 import java.util.Objects;
 import java.util.TreeSet;
 
-/** What tables a file of ours has: numbered scripts, run in turn from the version it has. */
-enum Schema {
+/**
+ * What tables a file of ours has: numbered scripts, run in turn from the version it has.
+ *
+ * @param name of the scripts
+ * @param applicationId at a place of the file's head kept for it
+ * @param version number of the last script
+ */
+record Schema(String name, int applicationId, int version) {
   /** A project; “HAMR”. */
-  PROJECT("project", 0x48414D52, 1),
+  static final Schema PROJECT = new Schema("project", 0x48414D52, 1);
+
   /** The program's own settings, cells and parts; “HAMO”. */
-  OWN("own", 0x48414D4F, 1);
-
-  private final String script;
-  private final int applicationId;
-  private final int version;
-
-  Schema(String script, int applicationId, int version) {
-    this.script = script;
-    this.applicationId = applicationId;
-    this.version = version;
-  }
-
-  int applicationId() {
-    return applicationId;
-  }
-
-  int version() {
-    return version;
-  }
+  static final Schema OWN = new Schema("own", 0x48414D4F, 1);
 
   /** Makes the tables that are missing since a version; inside a transaction of the caller. */
   void build(Database d, int from) throws SQLException {
@@ -76,7 +65,7 @@ enum Schema {
   }
 
   private String script(int v) {
-    String resource = "/hammerman/store/" + script + "-" + v + ".sql";
+    String resource = "/hammerman/store/" + name + "-" + v + ".sql";
     try (InputStream in =
         Objects.requireNonNull(Schema.class.getResourceAsStream(resource), resource)) {
       return new String(in.readAllBytes(), StandardCharsets.UTF_8);

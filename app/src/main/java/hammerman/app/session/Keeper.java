@@ -17,12 +17,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.ScheduledFuture;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyLongProperty;
@@ -44,8 +40,7 @@ public final class Keeper {
 
   private final UnnamedPacks unnamed;
   private final Opening opening;
-  private final ScheduledExecutorService thread;
-  private final Executor ui;
+  private final FileThread thread;
   private final Clock clock;
   private final ReadOnlyObjectWrapper<Kept> kept =
       new ReadOnlyObjectWrapper<>(this, "kept", Kept.NOWHERE);
@@ -62,7 +57,6 @@ public final class Keeper {
 
   // The rest belongs to the keeper's thread.
   private final KeptFile file;
-  private @Nullable ScheduledFuture<?> again;
 
   /** Number of the project whose file is open. */
   private long projects;
@@ -113,12 +107,6 @@ public final class Keeper {
     T run(ProjectStore store) throws NotKept;
   }
 
-  /** Work of the keeper's thread that may fail in known ways. */
-  @FunctionalInterface
-  private interface Attempt<T> {
-    T run() throws IOException;
-  }
-
   /**
    * @param home the program's folder
    * @param thread one thread, which the keeper ends
@@ -128,8 +116,7 @@ public final class Keeper {
     unnamed = new UnnamedPacks(home);
     opening = new Opening(unnamed, clock);
     file = new KeptFile(unnamed, clock);
-    this.thread = thread;
-    this.ui = ui;
+    this.thread = new FileThread(thread, ui);
     this.clock = clock;
   }
 
@@ -167,7 +154,7 @@ public final class Keeper {
     kept.set(Kept.NOWHERE);
     marks.set(itsMarks);
     records.set(records.get() + 1);
-    thread.execute(
+    thread.run(
         () -> {
           drain();
           to.of(file);
@@ -183,7 +170,7 @@ public final class Keeper {
       waiting.add(new Waiting(asked, change));
     }
     kept.set(kept.get().asWaiting());
-    thread.execute(this::drain);
+    thread.run(this::drain);
   }
 
   /**
@@ -196,7 +183,7 @@ public final class Keeper {
 
   /** Opens a file to work on it. */
   public void open(Path path, Consumer<Opened> done, Consumer<Trouble> failed) {
-    attempt(
+    thread.attempt(
         () -> {
           if (file.is(path)) {
             throw new NotKept(
@@ -210,17 +197,17 @@ public final class Keeper {
 
   /** Opens a file only to look at it. */
   void look(Path path, Consumer<Opened> done, Consumer<Trouble> failed) {
-    attempt(() -> opening.look(path), done, failed);
+    thread.attempt(() -> opening.look(path), done, failed);
   }
 
   /** Takes what can be read of a damaged file into a new one beside it, and opens that. */
   void salvage(Path path, Consumer<Opened> done, Consumer<Trouble> failed) {
-    attempt(() -> opening.salvaged(path), done, failed);
+    thread.attempt(() -> opening.salvaged(path), done, failed);
   }
 
   /** Goes on under a name of the builder's, which gives way if it is there. */
   public void nameAs(Path target, Consumer<Path> done, Consumer<Trouble> failed) {
-    attempt(
+    thread.attempt(
         () -> {
           drain();
           file.nameAs(target);
@@ -233,7 +220,7 @@ public final class Keeper {
 
   /** Writes a copy, which gives way if it is there; the work stays where it is. */
   void copyTo(Path target, Consumer<Path> done, Consumer<Trouble> failed) {
-    attempt(
+    thread.attempt(
         () -> {
           present().copyTo(target);
           return target;
@@ -244,22 +231,22 @@ public final class Keeper {
 
   /** Looks for packs without a name that nobody works on. */
   public void left(Consumer<List<Unnamed>> found) {
-    thread.execute(
+    thread.run(
         () -> {
           unnamed.clear(clock.instant());
           List<Unnamed> left = unnamed.left();
-          ui.execute(() -> found.accept(left));
+          thread.show(() -> found.accept(left));
         });
   }
 
   /** Throws a pack without a name away, for a month. */
   public void throwAway(Unnamed pack, Consumer<Path> done, Consumer<Trouble> failed) {
-    attempt(() -> unnamed.throwAway(pack.file()), done, failed);
+    thread.attempt(() -> unnamed.throwAway(pack.file()), done, failed);
   }
 
   /** Takes a pack back that was thrown away. */
   public void bringBack(Path thrown, Consumer<Path> done, Consumer<Trouble> failed) {
-    attempt(() -> unnamed.bringBack(thrown), done, failed);
+    thread.attempt(() -> unnamed.bringBack(thrown), done, failed);
   }
 
   /** Changes the records of the project; its file is made if it has none yet. */
@@ -275,7 +262,7 @@ public final class Keeper {
 
   /** Reads the records of the project; its file is made if it has none yet. */
   public <T> void records(StoreWork<T> work, Consumer<T> done, Consumer<Trouble> failed) {
-    attempt(() -> work.run(present()), done, failed);
+    thread.attempt(() -> work.run(present()), done, failed);
   }
 
   /**
@@ -303,61 +290,26 @@ public final class Keeper {
                   work.run(store);
                   return true;
                 }),
-        () -> ui.execute(() -> records.set(records.get() + 1)));
+        () -> thread.show(() -> records.set(records.get() + 1)));
   }
 
   private <T> T now(StoreWork<T> work) throws NotKept {
-    CompletableFuture<T> answer = new CompletableFuture<>();
-    thread.execute(
-        () -> {
-          try {
-            answer.complete(work.run(present()));
-          } catch (IOException | RuntimeException e) {
-            answer.completeExceptionally(e);
-          }
-        });
-    try {
-      return answer.join();
-    } catch (CompletionException e) {
-      if (e.getCause() instanceof NotKept n) {
-        throw n;
-      }
-      throw e;
-    }
+    return thread.await(() -> work.run(present()));
   }
 
   /** Ends the keeping: what is on its way is kept, the file is one file again. */
   public void close() {
-    thread.execute(
+    thread.run(
         () -> {
           drain();
           file.leave();
         });
-    thread.shutdown();
+    thread.end();
   }
 
   /** Waits until all is kept and closed; for what follows the last window. */
   public void awaitClosed() throws InterruptedException {
-    if (!thread.awaitTermination(30, TimeUnit.SECONDS)) {
-      LOG.warn("the project's file could not be closed in time");
-    }
-  }
-
-  private <T> void attempt(Attempt<T> work, Consumer<T> done, Consumer<Trouble> failed) {
-    thread.execute(
-        () -> {
-          try {
-            T result = work.run();
-            ui.execute(() -> done.accept(result));
-          } catch (IOException e) {
-            Trouble trouble = Trouble.of(e);
-            ui.execute(() -> failed.accept(trouble));
-          } catch (RuntimeException e) {
-            LOG.error("the project's file", e);
-            ui.execute(
-                () -> failed.accept(new Trouble("Something went wrong: " + e, false, false)));
-          }
-        });
+    thread.awaitEnd();
   }
 
   /** The project's file with all that is waiting for it, made if there is none yet. */
@@ -388,13 +340,8 @@ public final class Keeper {
       synchronized (waiting) {
         waiting.addAll(0, taken);
       }
-      if (again != null) {
-        again.cancel(false);
-      }
       tell(e.getMessage() + " What you do stays in this window, and is tried again.", null);
-      if (!thread.isShutdown()) {
-        again = thread.schedule(this::drain, TRY_AGAIN.toMillis(), TimeUnit.MILLISECONDS);
-      }
+      thread.later(TRY_AGAIN, this::drain);
     }
   }
 
@@ -424,7 +371,7 @@ public final class Keeper {
   /** Shows something of the project at hand, unless the window has gone on to another. */
   private void show(Runnable what) {
     long project = projects;
-    ui.execute(
+    thread.show(
         () -> {
           boolean current;
           synchronized (waiting) {

@@ -77,6 +77,19 @@ class KeeperTest {
     return Objects.requireNonNull(keeper.keptProperty().get().file());
   }
 
+  /** Has the thread do nothing from now on; returns what it is to do. */
+  private List<Runnable> busy() {
+    List<Runnable> held = new ArrayList<>();
+    doAnswer(
+            call -> {
+              held.add(call.getArgument(0));
+              return null;
+            })
+        .when(thread)
+        .execute(any());
+    return held;
+  }
+
   private void named(Path file) {
     keeper.nameAs(file, done -> {}, trouble -> refused.add(trouble.why()));
     assertThat(refused).isEmpty();
@@ -100,14 +113,7 @@ class KeeperTest {
   void editsAroundATurnToAnotherProjectGoEachToTheirOwn() throws Exception {
     edit(2);
     Path first = file();
-    List<Runnable> held = new ArrayList<>();
-    doAnswer(
-            call -> {
-              held.add(call.getArgument(0));
-              return null;
-            })
-        .when(thread)
-        .execute(any());
+    List<Runnable> held = busy();
     edit(3);
     keeper.begin(state(1));
     edit(2);
@@ -134,14 +140,7 @@ class KeeperTest {
   void aNewProjectDoesNotLookKeptBecauseTheOneBeforeWas() {
     edit(2);
     named(folder.resolve("barrow.hammerman"));
-    List<Runnable> held = new ArrayList<>();
-    doAnswer(
-            call -> {
-              held.add(call.getArgument(0));
-              return null;
-            })
-        .when(thread)
-        .execute(any());
+    List<Runnable> held = busy();
     edit(3);
     keeper.begin(state(1));
     held.forEach(Runnable::run);

@@ -1,0 +1,4 @@
+CREATE TABLE reading (
+  id INTEGER PRIMARY KEY,
+  volts REAL NOT NULL
+) STRICT;

@@ -1,0 +1,3 @@
+ALTER TABLE reading ADD COLUMN instrument TEXT NOT NULL DEFAULT 'unknown';
+
+CREATE INDEX reading_by_instrument ON reading (instrument);
