@@ -171,7 +171,7 @@ class ChoosingTest extends AtTheDesk {
       text.append(String.format(Locale.ROOT, "%d;48,0;%s\n", k, k % 60 < 20 ? "-10,0" : "-2,0"));
     }
     Files.writeString(log, text.toString());
-    desk.files.lay(log);
+    desk.lay(log);
     desk.press("#choose-log");
     desk.press("#use-log");
     desk.until(() -> desk.text("#log-complaint").contains("no column holds the time"));
@@ -261,7 +261,7 @@ class ChoosingTest extends AtTheDesk {
     desk.press("#keep-cell");
     desk.until(() -> desk.session.library().find("b21700-own").isPresent());
     Path file = home.resolve("out.csv");
-    desk.files.lay(file);
+    desk.lay(file);
     desk.press("#export-cells");
     assertThat(CellFile.read(file).find("b21700-own")).isPresent();
     desk.session.shelf().remove("b21700-own", () -> {}, Assertions::fail);
@@ -281,7 +281,7 @@ class ChoosingTest extends AtTheDesk {
       Path file = home.resolve("curve-" + current + ".csv");
       Files.writeString(file, curve(truth, current));
       desk.type("#curve-current", Double.toString(current));
-      desk.files.lay(file);
+      desk.lay(file);
       desk.press("#add-curve");
       desk.until(() -> desk.text("#fit-verdict").startsWith("Fitted"));
       if (current == 1) {

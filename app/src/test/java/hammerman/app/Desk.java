@@ -1,6 +1,9 @@
 package hammerman.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
 
 import hammerman.app.control.FileAsk;
 import hammerman.app.job.Latest;
@@ -32,7 +35,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
-import org.jspecify.annotations.Nullable;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -43,28 +45,29 @@ final class Desk {
   final Frame frame;
   final Stage stage;
   final FxRobot robot = new FxRobot();
-  final Handed files = new Handed();
+  final FileAsk files = mock(FileAsk.class);
 
-  /** Answers every question for a file with the one laid ready. */
-  static final class Handed implements FileAsk {
-    private @Nullable Path next;
+  /** Has every question for a file answered with this one. */
+  void lay(Path file) {
+    when(files.open(any(), any())).thenReturn(Optional.of(file));
+    when(files.save(any(), any(), any())).thenReturn(Optional.of(file));
+  }
 
-    void lay(Path file) {
-      next = file;
-    }
-
-    @Override
-    public Optional<Path> open(String title, Kind kind) {
-      return Optional.ofNullable(next);
-    }
-
-    @Override
-    public Optional<Path> save(String title, Kind kind, String suggestedName) {
-      return Optional.ofNullable(next);
-    }
+  /** Does a command by its name, as from the palette. */
+  void command(String name) {
+    keys(KeyCode.CONTROL, KeyCode.K);
+    TextField filter = find("#palette-filter", TextField.class);
+    fx(
+        () -> {
+          filter.setText(name);
+          return null;
+        });
+    keys(KeyCode.ENTER);
   }
 
   private Desk(Stage stage, Path home) {
+    when(files.open(any(), any())).thenReturn(Optional.empty());
+    when(files.save(any(), any(), any())).thenReturn(Optional.empty());
     this.stage = stage;
     Theme.loadFonts();
     workshop = Workshop.open(home);

@@ -104,7 +104,7 @@ class FittingTest extends AtTheDesk {
     desk.until(() -> loss() < loss / 3);
     desk.view(Station.FIT, "cut");
     Path svg = home.resolve("triangle.svg");
-    desk.files.lay(svg);
+    desk.lay(svg);
     desk.press("#save-svg-strips");
     // The box is 260 by 220 mm, with margins of 12 mm and a foot of 16 mm.
     assertThat(svg).content().contains("width=\"284mm\"", "height=\"260mm\"", "strips, lower face");
@@ -219,7 +219,7 @@ class FittingTest extends AtTheDesk {
         file,
         "<svg width='300mm' viewBox='0 0 300 190'><rect width='300' height='190'/>"
             + "<rect x='10' y='10' width='40' height='20'/></svg>");
-    desk.files.lay(file);
+    desk.lay(file);
     desk.press("#import-outline");
     desk.until(() -> desk.text("#answer").startsWith("13S6P fits"));
     assertThat(plan().boxes().getFirst().outline().area()).isCloseTo(0.057, within(1e-9));
@@ -228,7 +228,7 @@ class FittingTest extends AtTheDesk {
     desk.press("#import-outline");
     assertThat(desk.text("#box-said")).contains("no closed shape");
     assertThat(plan().boxes().getFirst().outline().area()).isCloseTo(0.057, within(1e-9));
-    desk.files.lay(home.resolve("gone.svg"));
+    desk.lay(home.resolve("gone.svg"));
     desk.press("#import-outline");
     assertThat(desk.text("#box-said")).contains("cannot be read");
   }
@@ -416,7 +416,7 @@ class FittingTest extends AtTheDesk {
         .matches("14 leads, from the most negative on: (\\d+, ){13}\\d+ mm\\. .*");
     desk.press("#face-lower");
     Path svg = home.resolve("face.svg");
-    desk.files.lay(svg);
+    desk.lay(svg);
     desk.press("#save-svg-strips");
     // The box is 285 by 178 mm, with margins of 12 mm and a foot of 16 mm.
     assertThat(Files.readString(svg))
@@ -424,18 +424,18 @@ class FittingTest extends AtTheDesk {
     desk.press("#save-svg-drill");
     desk.press("#save-svg-insulation");
     Path pdf = home.resolve("templates.pdf");
-    desk.files.lay(pdf);
+    desk.lay(pdf);
     desk.press("#save-pdf-a4");
     try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
       assertThat(document.getNumberOfPages()).isEqualTo(10);
     }
     Path csv = home.resolve("lists.csv");
-    desk.files.lay(csv);
+    desk.lay(csv);
     desk.press("#save-lists");
     List<String> lines = Files.readAllLines(csv);
     assertThat(lines).filteredOn(l -> l.startsWith("cell,")).hasSize(78);
     assertThat(lines).filteredOn(l -> l.startsWith("balance lead,")).hasSize(14);
-    desk.files.lay(home.resolve("no").resolve("such.csv"));
+    desk.lay(home.resolve("no").resolve("such.csv"));
     desk.press("#save-lists");
     assertThat(desk.text("#cut-said")).startsWith("Not saved");
   }

@@ -57,7 +57,7 @@ class FormsOfPackTest extends AtTheDesk {
     start("10S3P fits", d -> d.withCounts(10, 3));
     Path file = home.resolve("slot.dxf");
     Files.writeString(file, SLOT.replace(' ', '\n'));
-    desk.files.lay(file);
+    desk.lay(file);
     desk.press("#import-outline");
     desk.until(() -> desk.text("#answer").startsWith("10S3P fits"));
     assertThat(plan().boxes().getFirst().keepOuts()).hasSize(1);

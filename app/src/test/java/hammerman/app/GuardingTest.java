@@ -135,7 +135,7 @@ class GuardingTest extends AtTheDesk {
     desk.type("#switch-to-machine", "1.2 m");
     assertThat(desk.text("#wire-totals")).contains("1.72 m of 8.37 mm² copper, positive");
     Path file = home.resolve("wiring.svg");
-    desk.files.lay(file);
+    desk.lay(file);
     desk.press("#export-diagram");
     assertThat(Files.readString(file)).contains("<svg", "270mm", "1.32 m", "Pre-charge");
   }

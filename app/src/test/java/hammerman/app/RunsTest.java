@@ -36,7 +36,7 @@ class RunsTest extends AtTheDesk {
   }
 
   private void takeIn() throws IOException {
-    desk.files.lay(log());
+    desk.lay(log());
     desk.view(Station.DUTY, "task");
     desk.press("#task-log");
     desk.press("#choose-log");
