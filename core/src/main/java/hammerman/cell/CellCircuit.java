@@ -28,6 +28,12 @@ public final class CellCircuit {
   /** Time constant of the slow branch, s. */
   public static final double TAU2 = 300;
 
+  /** Temperatures below are taken as this, K. */
+  static final double COLDEST = 243.15;
+
+  /** Temperatures above are taken as this, K. */
+  static final double HOTTEST = 353.15;
+
   private static final double GAS_CONSTANT = 8.314462618;
 
   /** Resistance by state of charge; typical for the class. */
@@ -85,6 +91,10 @@ public final class CellCircuit {
    * 1. What the cold keeps back is there again when the cell is warm.
    */
   public double reachable(double kelvin) {
+    return reachableAt(kelvin);
+  }
+
+  static double reachableAt(double kelvin) {
     return REACHABLE.value(kelvin);
   }
 
@@ -95,13 +105,21 @@ public final class CellCircuit {
 
   /** Returns the factor of resistance against 25 °C: exp(Ea/Rg (1/T − 1/298.15 K)). */
   public double temperatureFactor(double kelvin) {
-    double clamped = Math.clamp(kelvin, 243.15, 353.15);
+    return factorAt(type.chemistry(), kelvin);
+  }
+
+  static double factorAt(Chemistry chemistry, double kelvin) {
+    double clamped = Math.clamp(kelvin, COLDEST, HOTTEST);
     return Math.exp(
-        type.chemistry().activationEnergy() / GAS_CONSTANT * (1 / clamped - 1 / Reference.ROOM));
+        chemistry.activationEnergy() / GAS_CONSTANT * (1 / clamped - 1 / Reference.ROOM));
   }
 
   /** Returns the resistance factor of a state of charge, 1 in the middle. */
   public double socFactor(double soc) {
+    return factorAt(soc);
+  }
+
+  static double factorAt(double soc) {
     return BY_SOC.value(soc);
   }
 }

@@ -4,6 +4,7 @@ import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.duty.Moment;
 import hammerman.guard.Bms;
+import hammerman.guard.ChargePlan;
 import hammerman.guard.Fuse;
 import hammerman.guard.FuseClass;
 import hammerman.guard.Guard;
@@ -32,6 +33,9 @@ public record Chain(
 
   /** States of charge at which the sag is given. */
   public static final List<Double> SAG_POINTS = List.of(1.0, 0.5, 0.2, 0.1);
+
+  /** The cell's resistance changes little along the last of a charge; a few rounds settle it. */
+  private static final int CEILING_ROUNDS = 4;
 
   /** The time for which cells and connectors are rated for their peak, s. */
   private static final double TEN_SECONDS = 10;
@@ -110,9 +114,35 @@ public record Chain(
                 .resistance(design.guard().wiring().leads().packToFuse(), hottest));
   }
 
-  /** Returns the state of charge that the charge voltage reaches, 0 to 1. */
+  /**
+   * Returns the state of charge at which a charge ends, 0 to 1: the charger's voltage less what its
+   * last current drops in the settled cells, strips and BMS is the rested voltage there. In the air
+   * of {@link #chargingAir}.
+   */
   public double ceiling() {
-    return path.circuit().socAt(design.chargeVoltagePerCell());
+    ChargePlan plan = design.guard().charge();
+    double last = ChargePlan.TAPER_END * plan.current();
+    double kelvin = chargingAir();
+    double outer =
+        path.assembly().stripResistance(kelvin)
+            + design.guard().protection().bms().map(Bms::resistance).orElse(0.0);
+    double volts = design.chargeVoltagePerCell() - last * outer / design.pack().series();
+    double each = last / design.pack().parallel();
+    double soc = path.circuit().socAt(volts);
+    for (int k = 0; k < CEILING_ROUNDS; k++) {
+      soc = path.circuit().socAt(volts - each * path.circuit().settled(soc, kelvin));
+    }
+    return soc;
+  }
+
+  /**
+   * Returns the air in which a charge is forecast, K: the coldest charging, or the cell's own limit
+   * if that is warmer.
+   */
+  public double chargingAir() {
+    return Math.max(
+        design.duty().surroundings().coldestCharging(),
+        design.pack().cell().temperatures().chargeLowest());
   }
 
   private static Demand demand(Design design, Supply supply) {

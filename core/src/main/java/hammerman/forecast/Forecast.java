@@ -89,7 +89,7 @@ public record Forecast(
         Day.all(chain, duty, life),
         onward(chain, duty),
         thermal,
-        Charge.of(chain, duty.endSoc(), chargingAir(design)),
+        Charge.of(chain, duty.endSoc(), chain.chargingAir()),
         life,
         otherCeilings(chain, duty),
         built.layout(),
@@ -135,13 +135,6 @@ public record Forecast(
             chain.ceiling(),
             design.duty().surroundings().hottestInUse())
         .run();
-  }
-
-  /** Charging is forecast at the coldest charging, or the cell's own limit if that is warmer. */
-  private static double chargingAir(Design design) {
-    return Math.max(
-        design.duty().surroundings().coldestCharging(),
-        design.pack().cell().temperatures().chargeLowest());
   }
 
   /** The usual ceilings other than the chosen one. */

@@ -30,6 +30,10 @@ public record Charge(
     Trace trace) {
 
   private static final double STEP = 5;
+
+  /** Full, but for rounding. */
+  private static final double FULL = 1 - 1e-9;
+
   private static final double LONGEST = 200 * 3600.0;
 
   /**
@@ -42,7 +46,9 @@ public record Charge(
     Design design = chain.design();
     ChargePlan plan = design.guard().charge();
     double path = design.guard().protection().bms().map(Bms::resistance).orElse(0.0);
-    UniformPack state = new UniformPack(chain.path().assembly(), path, startSoc, ambient);
+    PackState state =
+        new PackState(
+            CellPopulation.alike(design.pack()), chain.path().assembly(), path, startSoc, ambient);
     Recorder recorder = new Recorder(4096);
     double time = 0;
     double energy = 0;
@@ -52,18 +58,19 @@ public record Charge(
     while (time < LONGEST && !complete) {
       double held = (state.innerVoltage() - plan.voltage()) / state.pathResistance();
       double current = Math.max(-plan.current(), held);
-      if (current > -ChargePlan.TAPER_END * plan.current() || state.soc() >= 1) {
+      if (current > -ChargePlan.TAPER_END * plan.current() || state.fullest() >= FULL) {
         complete = true;
       } else {
+        double dt = Math.min(STEP, STEP * state.currentToFill(STEP) / -current);
         if (current == -plan.current()) {
-          constantCurrentTime = time + STEP;
+          constantCurrentTime = time + dt;
         }
         double before = state.machineVoltage(current);
         recorder.add(time, before, current, state.temperature(), state.soc(), 0);
-        state.step(current, STEP);
-        energy -= 0.5 * (before + state.machineVoltage(current)) * current * STEP;
-        charge -= current * STEP / 3600;
-        time += STEP;
+        state.step(current, dt);
+        energy -= 0.5 * (before + state.machineVoltage(current)) * current * dt;
+        charge -= current * dt / 3600;
+        time += dt;
       }
     }
     return new Charge(

@@ -5,14 +5,17 @@ import org.jspecify.annotations.Nullable;
 
 /** One discharge under way: goes through the load step by step and keeps the books. */
 final class Course {
-  private final UniformPack state;
-  private final Stops stops;
+  /** Ends are found to within this, s. */
+  private static final double SOONEST = 1e-9;
+
+  private final PackState state;
+  private final Limits limits;
   private final Load load;
   private final double step;
+  private final Watch watch;
   private final Recorder recorder;
 
   private double time;
-  private double overCurrentFor;
   private double delivered;
   private double regenerated;
   private double energyOut;
@@ -25,11 +28,12 @@ final class Course {
   private double distance;
   private @Nullable Outcome outcome;
 
-  Course(UniformPack state, Stops stops, Load load, double step) {
+  Course(PackState state, Limits limits, Load load, double step) {
     this.state = state;
-    this.stops = stops;
+    this.limits = limits;
     this.load = load;
     this.step = step;
+    this.watch = new Watch(state, limits);
     double steps = load.duration() / step + (double) load.rounds() * load.steps().size() * 2 + 2;
     this.recorder = new Recorder((int) Math.min(steps, 2_000_000));
   }
@@ -68,16 +72,15 @@ final class Course {
       if (outcome != null) {
         return;
       }
-      double before = state.machineVoltage(current);
+      outcome = watch.before(current);
       if (k == 0) {
-        record(before, current);
-        if (ended(before, current, false)) {
-          return;
-        }
+        record(state.machineVoltage(current), current);
       }
-      double left = state.timeToEmpty(current);
-      advance(current, before, Math.min(dt, left), s.speed());
-      if (ended(state.machineVoltage(current), current, left <= dt)) {
+      if (outcome != null) {
+        return;
+      }
+      advance(current, dt, s.speed());
+      if (outcome != null) {
         return;
       }
     }
@@ -95,13 +98,13 @@ final class Course {
       outcome = new Outcome.CannotDeliver(watts, state.mostPower());
       return 0;
     }
-    if (wanted > stops.mostOut()) {
-      withheld += (wanted - stops.mostOut()) * state.machineVoltage(stops.mostOut()) * dt;
-      return stops.mostOut();
+    if (wanted > limits.mostOut()) {
+      withheld += (wanted - limits.mostOut()) * state.machineVoltage(limits.mostOut()) * dt;
+      return limits.mostOut();
     }
     if (wanted < 0) {
-      double taken = Math.max(Math.max(wanted, -stops.mostBack()), -state.currentToFill(dt));
-      if (state.soc() >= 1 || state.groupVoltage(taken) > stops.groupOverVoltage()) {
+      double taken = Math.max(Math.max(wanted, -limits.mostBack()), -state.currentToFill(dt));
+      if (state.fullest() >= 1 || state.highestGroup(taken) > limits.groupOverVoltage()) {
         taken = 0;
       }
       refused += (taken - wanted) * state.machineVoltage(taken) * dt;
@@ -110,16 +113,25 @@ final class Course {
     return wanted;
   }
 
-  private void advance(double current, double before, double dt, double speed) {
-    double openBefore = state.openCircuitVoltage();
-    double socBefore = state.soc();
+  private void advance(double current, double longest, double speed) {
+    double before = state.machineVoltage(current);
+    double left = state.timeToEmpty(current);
+    double dt = Math.min(longest, left);
+    state.keep();
     state.step(current, dt);
+    outcome = watch.after(current, dt, left <= longest);
+    if (outcome != null && watch.late() > SOONEST) {
+      // The step reached beyond the end of the run: it is taken anew, as short as it should be.
+      dt -= watch.late();
+      watch.goBack();
+      state.goBack();
+      state.step(current, dt);
+    }
     double after = state.machineVoltage(current);
-    double moved = (socBefore - state.soc()) * state.capacity();
     double energy = 0.5 * (before + after) * current * dt;
-    chemical += 0.5 * (openBefore + state.openCircuitVoltage()) * moved * 3600;
+    chemical += state.chemical();
     cellHeat += state.cellHeat();
-    pathHeat += current * current * state.outerResistance() * dt;
+    pathHeat += state.stripHeat(current, dt) + current * current * state.leadResistance() * dt;
     if (current >= 0) {
       delivered += current * dt / 3600;
       energyOut += energy;
@@ -127,30 +139,9 @@ final class Course {
       regenerated -= current * dt / 3600;
       energyBack -= energy;
     }
-    overCurrentFor = current > stops.overCurrent() ? overCurrentFor + dt : 0;
     distance += speed * dt;
     time += dt;
     record(after, current);
-  }
-
-  /**
-   * @param emptied whether the step took the last that could be had; what warming by it frees is
-   *     not waited for
-   */
-  private boolean ended(double voltage, double current, boolean emptied) {
-    double group = state.groupVoltage(current);
-    if (overCurrentFor > stops.overCurrentDelay()) {
-      outcome = new Outcome.OverCurrent(current, stops.overCurrent(), stops.overCurrentDelay());
-    } else if (current > 0 && group < stops.groupCutOff()) {
-      outcome = new Outcome.BmsCutOff(Outcome.Place.EVERY, group, stops.groupCutOff());
-    } else if (current > 0 && voltage < stops.machineCutOut()) {
-      outcome = new Outcome.MachineCutOut(voltage, stops.machineCutOut());
-    } else if (current > 0 && (emptied || state.isEmpty())) {
-      outcome = new Outcome.Empty(Outcome.Place.EVERY);
-    } else if (state.temperature() >= stops.temperature()) {
-      outcome = new Outcome.TooHot(Outcome.Place.EVERY, state.temperature(), stops.temperature());
-    }
-    return outcome != null;
   }
 
   private void record(double voltage, double current) {

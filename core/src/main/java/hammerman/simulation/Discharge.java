@@ -8,9 +8,11 @@ import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 
 /**
- * A discharge to be run: a pack, a load and where it starts.
+ * A discharge to be run: a pack, a load and where it starts. The cells are all alike unless others
+ * are given.
  *
- * <p>Valid for cells that are all alike. Cost: about 0.2 ms for an hour in steps of 1 s.
+ * <p>Cost: about 0.2 ms for an hour in steps of 1 s of cells that are alike; of cells that differ,
+ * some 30 ns for each cell and step.
  */
 public final class Discharge {
   /** The most samples a run keeps; longer loads take longer steps. */
@@ -18,30 +20,30 @@ public final class Discharge {
 
   private final Assembly assembly;
   private final double leadResistance;
-  private final Stops stops;
+  private final Limits limits;
   private final Load load;
   private final double startSoc;
   private final double ambient;
   private final double step;
-  private final Health wear;
+  private final CellPopulation cells;
 
   private Discharge(
       Assembly assembly,
       double leadResistance,
-      Stops stops,
+      Limits limits,
       Load load,
       double startSoc,
       double ambient,
       double step,
-      Health wear) {
+      CellPopulation cells) {
     this.assembly = assembly;
     this.leadResistance = leadResistance;
-    this.stops = stops;
+    this.limits = limits;
     this.load = load;
     this.startSoc = startSoc;
     this.ambient = ambient;
     this.step = step;
-    this.wear = wear;
+    this.cells = cells;
   }
 
   /**
@@ -55,12 +57,12 @@ public final class Discharge {
     return new Discharge(
         chain.path().assembly(),
         design.guard().resistance(ambient),
-        Stops.of(design),
+        Limits.of(design),
         load,
         startSoc,
         ambient,
         stepFor(load),
-        Health.NEW);
+        CellPopulation.alike(design.pack()));
   }
 
   /** A discharge of the bare pack: no leads, and nothing ends it but an empty cell. */
@@ -68,12 +70,12 @@ public final class Discharge {
     return new Discharge(
         Assembly.estimated(pack),
         0,
-        Stops.NONE,
+        Limits.NONE,
         load,
         startSoc,
         ambient,
         stepFor(load),
-        Health.NEW);
+        CellPopulation.alike(pack));
   }
 
   /** Returns the same discharge in steps of at most {@code seconds}. */
@@ -81,18 +83,33 @@ public final class Discharge {
     if (!(seconds > 0)) {
       throw new IllegalArgumentException("step must be above 0 s, not " + seconds);
     }
-    return new Discharge(assembly, leadResistance, stops, load, startSoc, ambient, seconds, wear);
+    return new Discharge(assembly, leadResistance, limits, load, startSoc, ambient, seconds, cells);
   }
 
   /** Returns the same discharge of cells that the years have worn. */
   public Discharge worn(Health by) {
-    return new Discharge(assembly, leadResistance, stops, load, startSoc, ambient, step, by);
+    return with(cells.worn(by));
+  }
+
+  /**
+   * Returns the same discharge of these very cells.
+   *
+   * @throws IllegalArgumentException if they make another pack
+   */
+  public Discharge with(CellPopulation these) {
+    if (!these.pack().equals(assembly.pack())) {
+      throw new IllegalArgumentException(
+          "cells of a %s pack in a %s pack"
+              .formatted(these.pack().counts(), assembly.pack().counts()));
+    }
+    return new Discharge(assembly, leadResistance, limits, load, startSoc, ambient, step, these);
   }
 
   /** Runs it to its end. */
   public Run run() {
-    UniformPack state = new UniformPack(assembly, leadResistance, startSoc, ambient, wear);
-    return new Course(state, stops, load, step).run();
+    PackState state = new PackState(cells, assembly, leadResistance, startSoc, ambient);
+    double longest = cells.isAlike() ? step : Math.min(step, PackState.LONGEST_APART);
+    return new Course(state, limits, load, longest).run();
   }
 
   private static double stepFor(Load load) {

@@ -5,10 +5,10 @@ import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.duty.Load;
-import hammerman.guard.Bms;
 import hammerman.guard.Guard;
 import hammerman.pack.Assembly;
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Two packs through a whole duty: the first and the second of a design, joined as it says.
@@ -302,12 +302,13 @@ public record TwinRun(
 
   /** One pack with its books. */
   private static final class Branch {
-    private final UniformPack state;
-    private final double floor;
-    private final double hottestAllowed;
+    private final PackState state;
+    private final Watch watch;
     private final double[] currents;
     private final double[] socs;
     private double current;
+    private @Nullable Outcome ended;
+    private double late;
     private boolean open;
     private boolean waiting;
     private double charge;
@@ -319,14 +320,10 @@ public record TwinRun(
     private double openedAt = Double.NaN;
 
     Branch(Assembly assembly, Guard guard, double soc, double ambient, int size) {
-      state = new UniformPack(assembly, guard.own(ambient), soc, ambient);
-      floor =
-          guard
-              .protection()
-              .inDischargePath()
-              .map(Bms::cutOffVoltage)
-              .orElse(assembly.pack().cell().cutOffVoltage());
-      hottestAllowed = assembly.pack().cell().temperatures().dischargeHighest();
+      state =
+          new PackState(
+              CellPopulation.alike(assembly.pack()), assembly, guard.own(ambient), soc, ambient);
+      watch = new Watch(state, Limits.ofBranch(assembly.pack(), guard));
       currents = new double[size];
       socs = new double[size];
       hottest = ambient;
@@ -341,24 +338,28 @@ public record TwinRun(
     }
 
     void step(double dt) {
-      double openBefore = state.openCircuitVoltage();
-      double socBefore = state.soc();
+      double left = state.timeToEmpty(current);
+      Outcome already = watch.before(current);
       state.step(current, dt);
-      double moved = (socBefore - state.soc()) * state.capacity();
-      charge += moved;
-      chemical += 0.5 * (openBefore + state.openCircuitVoltage()) * moved * 3600;
-      heat += state.cellHeat() + current * current * state.outerResistance() * dt;
+      Outcome now = watch.after(current, dt, left <= dt);
+      ended = already == null ? now : already;
+      late = watch.late();
+      charge += current * dt / 3600;
+      chemical += state.chemical();
+      heat +=
+          state.cellHeat()
+              + state.stripHeat(current, dt)
+              + current * current * state.leadResistance() * dt;
       peak = Math.max(peak, current);
       back = Math.max(back, -current);
       hottest = Math.max(hottest, state.temperature());
     }
 
     void check(double now) {
-      boolean low = current > 0 && (state.groupVoltage(current) < floor || state.isEmpty());
-      boolean full = current < 0 && state.soc() >= 1;
-      if (!open && (low || full || state.temperature() >= hottestAllowed)) {
+      boolean full = current < 0 && state.fullest() >= 1;
+      if (!open && (ended != null || full)) {
         open = true;
-        openedAt = now;
+        openedAt = now - late;
       }
     }
 

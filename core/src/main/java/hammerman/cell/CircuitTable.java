@@ -1,0 +1,55 @@
+package hammerman.cell;
+
+import hammerman.numeric.CubicTable;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.DoubleUnaryOperator;
+
+/**
+ * A cell's equivalent circuit as tables, for loops that evaluate it millions of times.
+ *
+ * <p>By state of charge, in steps of 0.5 %: exact for the classes' own curves, within 0.1 mV for
+ * measured ones. By temperature, in steps of 0.5 K from −30 to 80 °C, held outside: the factor of
+ * resistance within 1e-9, the share of the capacity that can be reached exact.
+ *
+ * @param openCircuit rested voltage, V, by state of charge; held below 0 and above 1
+ * @param socFactor factor of resistance by state of charge, 1 in the middle
+ * @param temperatureFactor factor of resistance against 25 °C by temperature, K
+ * @param reachable share of the capacity at 25 °C that can be reached by temperature, K
+ */
+public record CircuitTable(
+    CubicTable openCircuit,
+    CubicTable socFactor,
+    CubicTable temperatureFactor,
+    CubicTable reachable) {
+  private static final int SOC_PARTS = 200;
+  private static final int PER_KELVIN = 2;
+  private static final CubicTable SOC_FACTOR =
+      new CubicTable(CellCircuit::factorAt, 0, 1, SOC_PARTS);
+  private static final CubicTable REACHABLE = byTemperature(CellCircuit::reachableAt);
+  private static final Map<Chemistry, CubicTable> FACTORS = factors();
+
+  /** Returns the tables of a cell type. */
+  public static CircuitTable of(CellType type) {
+    return new CircuitTable(
+        new CubicTable(type.openCircuit()::value, 0, 1, SOC_PARTS),
+        SOC_FACTOR,
+        Objects.requireNonNull(FACTORS.get(type.chemistry())),
+        REACHABLE);
+  }
+
+  private static Map<Chemistry, CubicTable> factors() {
+    Map<Chemistry, CubicTable> all = new EnumMap<>(Chemistry.class);
+    for (Chemistry c : Chemistry.values()) {
+      all.put(c, byTemperature(k -> CellCircuit.factorAt(c, k)));
+    }
+    return Collections.unmodifiableMap(all);
+  }
+
+  private static CubicTable byTemperature(DoubleUnaryOperator f) {
+    int parts = (int) Math.round((CellCircuit.HOTTEST - CellCircuit.COLDEST) * PER_KELVIN);
+    return new CubicTable(f, CellCircuit.COLDEST, CellCircuit.HOTTEST, parts);
+  }
+}

@@ -1,0 +1,58 @@
+package hammerman.numeric;
+
+import java.util.function.DoubleUnaryOperator;
+
+/**
+ * A function of one variable as a cubic on each of many equal intervals, for loops that evaluate it
+ * millions of times: one look-up, no search, no branch, some 2 ns.
+ *
+ * <p>Each cubic meets the function at the ends of its interval and at the thirds between, so that a
+ * piecewise cubic whose pieces begin at ends of intervals is met everywhere. Outside, the value at
+ * the end holds.
+ */
+public final class CubicTable {
+  private final double from;
+  private final double perUnit;
+  private final int parts;
+  private final double[] coefficients;
+
+  /**
+   * Tabulates a function.
+   *
+   * @param from first abscissa
+   * @param to last, above the first
+   * @param parts number of intervals, 1 or more
+   */
+  public CubicTable(DoubleUnaryOperator function, double from, double to, int parts) {
+    if (!(to > from) || parts < 1) {
+      throw new IllegalArgumentException(
+          "a table from %s to %s in %d parts".formatted(from, to, parts));
+    }
+    this.from = from;
+    this.parts = parts;
+    perUnit = parts / (to - from);
+    coefficients = new double[4 * parts];
+    double v0 = function.applyAsDouble(from);
+    for (int k = 0; k < parts; k++) {
+      double v1 = function.applyAsDouble(from + (k + 1 / 3.0) / perUnit);
+      double v2 = function.applyAsDouble(from + (k + 2 / 3.0) / perUnit);
+      double v3 = function.applyAsDouble(k == parts - 1 ? to : from + (k + 1) / perUnit);
+      // The cubic through four equally spaced values, by powers of t from 0 to 1.
+      coefficients[4 * k] = v0;
+      coefficients[4 * k + 1] = -5.5 * v0 + 9 * v1 - 4.5 * v2 + v3;
+      coefficients[4 * k + 2] = 9 * v0 - 22.5 * v1 + 18 * v2 - 4.5 * v3;
+      coefficients[4 * k + 3] = -4.5 * v0 + 13.5 * v1 - 13.5 * v2 + 4.5 * v3;
+      v0 = v3;
+    }
+  }
+
+  /** Returns the function's value, held at the ends. */
+  public double value(double at) {
+    double u = Math.min(Math.max((at - from) * perUnit, 0), parts);
+    int k = Math.min((int) u, parts - 1);
+    double t = u - k;
+    int c = 4 * k;
+    return coefficients[c]
+        + t * (coefficients[c + 1] + t * (coefficients[c + 2] + t * coefficients[c + 3]));
+  }
+}

@@ -1,0 +1,373 @@
+package hammerman.simulation;
+
+import hammerman.cell.CellCircuit;
+import hammerman.cell.CircuitTable;
+import hammerman.numeric.Source;
+import hammerman.pack.Assembly;
+import hammerman.pack.Pack;
+
+/**
+ * The state of every cell of a pack, stepped in place: the hot loop of every run, on flat arrays,
+ * nothing made in a step. Cells that are all alike are one cell with weights.
+ *
+ * <p>Within a group the cells share one voltage: with E behind R for each, V = (Σ E/R − I) / Σ 1/R
+ * and I_k = (E_k − V) / R_k. Discharge current is positive. Over a step each cell's current is
+ * constant and its RC branches take their exact exponential course. Each cell is one thermal node,
+ * C dT/dt = heat − G (T − ambient), also exact for constant heat. Reversible heat is neglected
+ * (dU/dT = 0), as is heat from cell to cell. The state of charge is counted on the capacity at 25
+ * °C at every temperature, so that what goes out comes back in; the cold puts the last of it out of
+ * reach. Cells that differ want steps of at most {@value #LONGEST_APART} s: the current between
+ * them is that at the start of the step.
+ */
+final class PackState {
+  /** The longest step, s, in which cells that differ share the current stably. */
+  static final double LONGEST_APART = 5;
+
+  private final CircuitTable table;
+  private final int groups;
+  private final int perGroup;
+  private final int cells;
+
+  /** How many groups, and how many cells of each, one stands for. */
+  private final double groupWeight;
+
+  private final double cellWeight;
+
+  private final double[] coulombs;
+  private final double[] r10;
+  private final double[] joint;
+  private final double stripResistance;
+  private final double leadResistance;
+  private final double stripPerCell;
+  private final double conductance;
+  private final double heatCapacity;
+  private final double ambient;
+
+  private final double[] soc;
+  private final double[] fast;
+  private final double[] slow;
+  private final double[] kelvin;
+  private final double[] openCircuit;
+  private final double[] resistance;
+  private final double[] source;
+  private final double[] behind;
+
+  /** Charge left in each group above what the temperature puts out of reach, A s. */
+  private final double[] left;
+
+  private final double[] kept;
+
+  private double sourceSum;
+  private double behindSum;
+  private double decayFor = -1;
+  private double fastDecay;
+  private double slowDecay;
+  private double heatDecay;
+  private double cellHeat;
+  private double jointHeat;
+  private double chemical;
+  private double hottest;
+  private int hottestCell;
+  private double most;
+
+  /**
+   * @param leadResistance of everything between the pack's ends and the machine, Ω
+   * @param startSoc state of charge at the start, 0 to 1
+   * @param ambient air temperature, also of the cells at the start, K
+   */
+  PackState(
+      CellPopulation population,
+      Assembly assembly,
+      double leadResistance,
+      double startSoc,
+      double ambient) {
+    Pack pack = assembly.pack();
+    table = CircuitTable.of(pack.cell());
+    boolean alike = population.isAlike();
+    groups = alike ? 1 : pack.series();
+    perGroup = alike ? 1 : pack.parallel();
+    cells = groups * perGroup;
+    groupWeight = alike ? pack.series() : 1;
+    cellWeight = alike ? pack.parallel() : 1;
+    coulombs = new double[cells];
+    r10 = new double[cells];
+    joint = new double[cells];
+    soc = new double[cells];
+    fast = new double[cells];
+    slow = new double[cells];
+    kelvin = new double[cells];
+    openCircuit = new double[cells];
+    resistance = new double[cells];
+    source = new double[groups];
+    behind = new double[groups];
+    left = new double[groups];
+    kept = new double[4 * cells];
+    double joints = 0;
+    for (int k = 0; k < cells; k++) {
+      coulombs[k] = 3600 * population.capacity(k);
+      r10[k] = population.resistance(k);
+      joint[k] = population.joint(k);
+      joints += joint[k] * groupWeight / (perGroup * cellWeight * perGroup);
+      soc[k] = Math.clamp(startSoc + population.ahead(k), 0, 1);
+      kelvin[k] = ambient;
+    }
+    // What lies at each cell is a part of the strips' resistance, not more of it.
+    stripResistance = Math.max(0, assembly.stripResistance(ambient) - joints);
+    this.leadResistance = leadResistance;
+    stripPerCell = stripResistance / pack.cells();
+    heatCapacity = pack.heatCapacity() / pack.cells();
+    conductance = assembly.conductance() / pack.cells();
+    this.ambient = ambient;
+    refresh();
+  }
+
+  /** Mean state of charge, each cell weighing by its capacity. */
+  double soc() {
+    double sum = 0;
+    double all = 0;
+    for (int k = 0; k < cells; k++) {
+      sum += soc[k] * coulombs[k];
+      all += coulombs[k];
+    }
+    // Rounding may leave the last of it a hair below nothing.
+    return Math.clamp(cells == 1 ? soc[0] : sum / all, 0, 1);
+  }
+
+  /** The highest state of charge of a cell. */
+  double fullest() {
+    return most;
+  }
+
+  /** Temperature of the hottest cell, K. */
+  double temperature() {
+    return hottest;
+  }
+
+  /** Where the hottest cell is. */
+  Outcome.Place hottestPlace() {
+    return place(hottestCell / perGroup, hottestCell % perGroup);
+  }
+
+  private Outcome.Place place(int group, int cell) {
+    return groupWeight > 1 || cellWeight > 1 ? Outcome.Place.EVERY : new Outcome.Place(group, cell);
+  }
+
+  /** Heat made in the cells in the last step, J. */
+  double cellHeat() {
+    return cellHeat;
+  }
+
+  /** Heat made in the strips and joints in the last step of {@code dt} s at a current, J. */
+  double stripHeat(double current, double dt) {
+    return current * current * stripResistance * dt + jointHeat;
+  }
+
+  /** Resistance between the pack's ends and the machine, Ω. */
+  double leadResistance() {
+    return leadResistance;
+  }
+
+  /** Energy taken from the cells' open-circuit voltage in the last step, J. */
+  double chemical() {
+    return chemical;
+  }
+
+  /** Voltage behind the ohmic resistance, at the pack's ends, V. */
+  double innerVoltage() {
+    return sourceSum;
+  }
+
+  /** Ohmic resistance up to the machine's terminals, Ω. */
+  double pathResistance() {
+    return behindSum + stripResistance + leadResistance;
+  }
+
+  /** Lowest voltage of a group at a current, V. */
+  double lowestGroup(double current) {
+    double lowest = Double.POSITIVE_INFINITY;
+    for (int g = 0; g < groups; g++) {
+      lowest = Math.min(lowest, source[g] - current * behind[g]);
+    }
+    return lowest;
+  }
+
+  /** Highest voltage of a group at a current, V. */
+  double highestGroup(double current) {
+    double highest = Double.NEGATIVE_INFINITY;
+    for (int g = 0; g < groups; g++) {
+      highest = Math.max(highest, source[g] - current * behind[g]);
+    }
+    return highest;
+  }
+
+  /** Where the group with the lowest voltage at a current is, and its emptiest cell. */
+  Outcome.Place lowestPlace(double current) {
+    int lowest = 0;
+    for (int g = 1; g < groups; g++) {
+      if (source[g] - current * behind[g] < source[lowest] - current * behind[lowest]) {
+        lowest = g;
+      }
+    }
+    return place(lowest, emptiest(lowest));
+  }
+
+  /** Where the group with the least charge within reach is, and its emptiest cell. */
+  Outcome.Place emptiestPlace() {
+    int least = 0;
+    for (int g = 1; g < groups; g++) {
+      least = left[g] < left[least] ? g : least;
+    }
+    return place(least, emptiest(least));
+  }
+
+  private int emptiest(int group) {
+    int least = group * perGroup;
+    for (int k = least + 1; k < (group + 1) * perGroup; k++) {
+      least = soc[k] < soc[least] ? k : least;
+    }
+    return least - group * perGroup;
+  }
+
+  double machineVoltage(double current) {
+    return sourceSum - current * pathResistance();
+  }
+
+  /** Current that gives a power at the machine, A; NaN when the pack cannot deliver it. */
+  double currentForPower(double watts) {
+    return Source.current(sourceSum, pathResistance(), watts);
+  }
+
+  /** Greatest power at the machine's terminals, W. */
+  double mostPower() {
+    return sourceSum * sourceSum / (4 * pathResistance());
+  }
+
+  /** Whether a group has nothing more to give at its present temperature. */
+  boolean isEmpty() {
+    return timeToEmpty(1) <= 0;
+  }
+
+  /** Time until a group is empty at a pack current, s; infinite unless discharging. */
+  double timeToEmpty(double current) {
+    double least = Double.POSITIVE_INFINITY;
+    for (int g = 0; g < groups; g++) {
+      least = Math.min(least, left[g]);
+    }
+    return current > 0 ? Math.max(0, least) / current : Double.POSITIVE_INFINITY;
+  }
+
+  /** Pack current that just fills the fullest cell in a time (s), A. */
+  double currentToFill(double dt) {
+    double least = Double.POSITIVE_INFINITY;
+    for (int k = 0; k < cells; k++) {
+      least = Math.min(least, (1 - soc[k]) * coulombs[k]);
+    }
+    return least * perGroup * cellWeight / dt;
+  }
+
+  /** Keeps the present state, to be gone back to. */
+  void keep() {
+    System.arraycopy(soc, 0, kept, 0, cells);
+    System.arraycopy(fast, 0, kept, cells, cells);
+    System.arraycopy(slow, 0, kept, 2 * cells, cells);
+    System.arraycopy(kelvin, 0, kept, 3 * cells, cells);
+  }
+
+  /** Goes back to the state that was kept. */
+  void goBack() {
+    System.arraycopy(kept, 0, soc, 0, cells);
+    System.arraycopy(kept, cells, fast, 0, cells);
+    System.arraycopy(kept, 2 * cells, slow, 0, cells);
+    System.arraycopy(kept, 3 * cells, kelvin, 0, cells);
+    refresh();
+  }
+
+  /** Goes on by {@code dt} seconds at a pack current. */
+  void step(double current, double dt) {
+    if (dt != decayFor) {
+      decayFor = dt;
+      fastDecay = Math.exp(-dt / CellCircuit.TAU1);
+      slowDecay = Math.exp(-dt / CellCircuit.TAU2);
+      heatDecay = Math.exp(-dt * conductance / heatCapacity);
+    }
+    double strips = current * current * stripPerCell;
+    double heatSum = 0;
+    double jointSum = 0;
+    double chemicalSum = 0;
+    for (int g = 0; g < groups; g++) {
+      double volts = source[g] - current * behind[g];
+      double charge = 0;
+      for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
+        double r = resistance[k];
+        double ohmic = CellCircuit.R0_SHARE * r;
+        double i = (openCircuit[k] - fast[k] - slow[k] - volts) / (ohmic + joint[k]);
+        double toFast = i * CellCircuit.R1_SHARE * r;
+        double toSlow = i * CellCircuit.R2_SHARE * r;
+        double f = toFast + (fast[k] - toFast) * fastDecay;
+        double s = toSlow + (slow[k] - toSlow) * slowDecay;
+        double watts = i * (0.5 * (fast[k] + slow[k] + f + s) + ohmic * i);
+        double atJoint = i * i * joint[k];
+        double settled = ambient + (watts + atJoint + strips) / conductance;
+        double t = settled + (kelvin[k] - settled) * heatDecay;
+        double z = soc[k] - i * dt / coulombs[k];
+        fast[k] = f;
+        slow[k] = s;
+        soc[k] = z;
+        kelvin[k] = t;
+        double before = openCircuit[k];
+        double after = table.openCircuit().value(z);
+        openCircuit[k] = after;
+        resistance[k] = r10[k] * table.socFactor().value(z) * table.temperatureFactor().value(t);
+        charge += (z - 1 + table.reachable().value(t)) * coulombs[k];
+        chemicalSum += 0.5 * (before + after) * i;
+        heatSum += watts;
+        jointSum += atJoint;
+      }
+      left[g] = charge * cellWeight;
+    }
+    double weight = groupWeight * cellWeight * dt;
+    cellHeat = heatSum * weight;
+    jointHeat = jointSum * weight;
+    chemical = chemicalSum * weight;
+    join();
+  }
+
+  /** Works out the voltage and resistance of each group, and the extremes of the cells. */
+  private void join() {
+    sourceSum = 0;
+    behindSum = 0;
+    hottest = Double.NEGATIVE_INFINITY;
+    most = Double.NEGATIVE_INFINITY;
+    for (int g = 0; g < groups; g++) {
+      double conduct = 0;
+      double flow = 0;
+      for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
+        double y = 1 / (CellCircuit.R0_SHARE * resistance[k] + joint[k]);
+        conduct += y;
+        flow += y * (openCircuit[k] - fast[k] - slow[k]);
+        most = Math.max(most, soc[k]);
+        if (kelvin[k] > hottest) {
+          hottest = kelvin[k];
+          hottestCell = k;
+        }
+      }
+      source[g] = flow / conduct;
+      behind[g] = 1 / (conduct * cellWeight);
+      sourceSum += source[g] * groupWeight;
+      behindSum += behind[g] * groupWeight;
+    }
+  }
+
+  private void refresh() {
+    for (int g = 0; g < groups; g++) {
+      left[g] = 0;
+      for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
+        openCircuit[k] = table.openCircuit().value(soc[k]);
+        resistance[k] =
+            r10[k] * table.socFactor().value(soc[k]) * table.temperatureFactor().value(kelvin[k]);
+        left[g] += (soc[k] - 1 + table.reachable().value(kelvin[k])) * coulombs[k] * cellWeight;
+      }
+    }
+    join();
+  }
+}
