@@ -26,15 +26,14 @@ public record CircuitTable(
     CubicTable reachable) {
   private static final int SOC_PARTS = 200;
   private static final int PER_KELVIN = 2;
-  private static final CubicTable SOC_FACTOR =
-      new CubicTable(CellCircuit::factorAt, 0, 1, SOC_PARTS);
+  private static final CubicTable SOC_FACTOR = bySoc(CellCircuit::factorAt);
   private static final CubicTable REACHABLE = byTemperature(CellCircuit::reachableAt);
   private static final Map<Chemistry, CubicTable> FACTORS = factors();
 
   /** Returns the tables of a cell type. */
   public static CircuitTable of(CellType type) {
     return new CircuitTable(
-        new CubicTable(type.openCircuit()::value, 0, 1, SOC_PARTS),
+        bySoc(type.openCircuit()::value),
         SOC_FACTOR,
         Objects.requireNonNull(FACTORS.get(type.chemistry())),
         REACHABLE);
@@ -48,8 +47,15 @@ public record CircuitTable(
     return Collections.unmodifiableMap(all);
   }
 
+  /** One interval more at either end, where the function is level, holds it outside. */
+  private static CubicTable bySoc(DoubleUnaryOperator f) {
+    double beyond = 1.0 / SOC_PARTS;
+    return new CubicTable(f, -beyond, 1 + beyond, SOC_PARTS + 2);
+  }
+
   private static CubicTable byTemperature(DoubleUnaryOperator f) {
     int parts = (int) Math.round((CellCircuit.HOTTEST - CellCircuit.COLDEST) * PER_KELVIN);
-    return new CubicTable(f, CellCircuit.COLDEST, CellCircuit.HOTTEST, parts);
+    double beyond = 1.0 / PER_KELVIN;
+    return new CubicTable(f, CellCircuit.COLDEST - beyond, CellCircuit.HOTTEST + beyond, parts + 2);
   }
 }

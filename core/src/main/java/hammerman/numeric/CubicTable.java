@@ -7,8 +7,8 @@ import java.util.function.DoubleUnaryOperator;
  * millions of times: one look-up, no search, no branch, some 2 ns.
  *
  * <p>Each cubic meets the function at the ends of its interval and at the thirds between, so that a
- * piecewise cubic whose pieces begin at ends of intervals is met everywhere. Outside, the value at
- * the end holds.
+ * piecewise cubic whose pieces begin at ends of intervals is met everywhere. Outside, the first and
+ * the last cubic go on: a function that is level there is held.
  */
 public final class CubicTable {
   private final double from;
@@ -46,10 +46,11 @@ public final class CubicTable {
     }
   }
 
-  /** Returns the function's value, held at the ends. */
+  /** Returns the function's value; beyond the ends the last cubic goes on. */
   public double value(double at) {
-    double u = Math.min(Math.max((at - from) * perUnit, 0), parts);
-    int k = Math.min((int) u, parts - 1);
+    double u = (at - from) * perUnit;
+    // Clamping the whole number is a few times cheaper than clamping the other.
+    int k = Math.min(Math.max((int) u, 0), parts - 1);
     double t = u - k;
     int c = 4 * k;
     return coefficients[c]

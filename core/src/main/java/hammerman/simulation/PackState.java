@@ -2,9 +2,11 @@ package hammerman.simulation;
 
 import hammerman.cell.CellCircuit;
 import hammerman.cell.CircuitTable;
+import hammerman.numeric.CubicTable;
 import hammerman.numeric.Source;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
+import hammerman.unit.Reference;
 
 /**
  * The state of every cell of a pack, stepped in place: the hot loop of every run, on flat arrays,
@@ -34,6 +36,7 @@ final class PackState {
   private final double cellWeight;
 
   private final double[] coulombs;
+  private final double[] perCoulomb;
   private final double[] r10;
   private final double[] joint;
   private final double stripResistance;
@@ -49,6 +52,16 @@ final class PackState {
   private final double[] kelvin;
   private final double[] openCircuit;
   private final double[] resistance;
+
+  /** Voltage of each cell behind its ohmic resistance, V, and one over that resistance, S. */
+  private final double[] inner;
+
+  private final double[] conducts;
+
+  /** Current of each cell in the last step, A, and the heat made at it, W. */
+  private final double[] flows;
+
+  private final double[] warmth;
   private final double[] source;
   private final double[] behind;
 
@@ -67,7 +80,6 @@ final class PackState {
   private double jointHeat;
   private double chemical;
   private double hottest;
-  private int hottestCell;
   private double most;
 
   /**
@@ -98,6 +110,11 @@ final class PackState {
     kelvin = new double[cells];
     openCircuit = new double[cells];
     resistance = new double[cells];
+    inner = new double[cells];
+    conducts = new double[cells];
+    flows = new double[cells];
+    warmth = new double[cells];
+    perCoulomb = new double[cells];
     source = new double[groups];
     behind = new double[groups];
     left = new double[groups];
@@ -105,6 +122,7 @@ final class PackState {
     double joints = 0;
     for (int k = 0; k < cells; k++) {
       coulombs[k] = 3600 * population.capacity(k);
+      perCoulomb[k] = 1 / coulombs[k];
       r10[k] = population.resistance(k);
       joint[k] = population.joint(k);
       joints += joint[k] * groupWeight / (perGroup * cellWeight * perGroup);
@@ -145,7 +163,11 @@ final class PackState {
 
   /** Where the hottest cell is. */
   Outcome.Place hottestPlace() {
-    return place(hottestCell / perGroup, hottestCell % perGroup);
+    int found = 0;
+    for (int k = 1; k < cells; k++) {
+      found = kelvin[k] > kelvin[found] ? k : found;
+    }
+    return place(found / perGroup, found % perGroup);
   }
 
   private Outcome.Place place(int group, int cell) {
@@ -290,84 +312,103 @@ final class PackState {
       slowDecay = Math.exp(-dt / CellCircuit.TAU2);
       heatDecay = Math.exp(-dt * conductance / heatCapacity);
     }
-    double strips = current * current * stripPerCell;
-    double heatSum = 0;
-    double jointSum = 0;
-    double chemicalSum = 0;
+    double heat = 0;
+    double atJoints = 0;
+    double taken = 0;
     for (int g = 0; g < groups; g++) {
       double volts = source[g] - current * behind[g];
-      double charge = 0;
       for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
         double r = resistance[k];
-        double ohmic = CellCircuit.R0_SHARE * r;
-        double i = (openCircuit[k] - fast[k] - slow[k] - volts) / (ohmic + joint[k]);
+        double i = (inner[k] - volts) * conducts[k];
         double toFast = i * CellCircuit.R1_SHARE * r;
         double toSlow = i * CellCircuit.R2_SHARE * r;
         double f = toFast + (fast[k] - toFast) * fastDecay;
         double s = toSlow + (slow[k] - toSlow) * slowDecay;
-        double watts = i * (0.5 * (fast[k] + slow[k] + f + s) + ohmic * i);
-        double atJoint = i * i * joint[k];
-        double settled = ambient + (watts + atJoint + strips) / conductance;
-        double t = settled + (kelvin[k] - settled) * heatDecay;
-        double z = soc[k] - i * dt / coulombs[k];
+        double watts = i * (0.5 * (fast[k] + slow[k] + f + s) + CellCircuit.R0_SHARE * r * i);
+        double joined = i * i * joint[k];
         fast[k] = f;
         slow[k] = s;
-        soc[k] = z;
-        kelvin[k] = t;
-        double before = openCircuit[k];
-        double after = table.openCircuit().value(z);
-        openCircuit[k] = after;
-        resistance[k] = r10[k] * table.socFactor().value(z) * table.temperatureFactor().value(t);
-        charge += (z - 1 + table.reachable().value(t)) * coulombs[k];
-        chemicalSum += 0.5 * (before + after) * i;
-        heatSum += watts;
-        jointSum += atJoint;
+        soc[k] -= i * dt * perCoulomb[k];
+        warmth[k] = watts + joined;
+        taken += 0.5 * i * openCircuit[k];
+        flows[k] = i;
+        heat += watts;
+        atJoints += joined;
       }
-      left[g] = charge * cellWeight;
+    }
+    warm(current * current * stripPerCell);
+    refresh();
+    for (int k = 0; k < cells; k++) {
+      taken += 0.5 * flows[k] * openCircuit[k];
     }
     double weight = groupWeight * cellWeight * dt;
-    cellHeat = heatSum * weight;
-    jointHeat = jointSum * weight;
-    chemical = chemicalSum * weight;
-    join();
+    cellHeat = heat * weight;
+    jointHeat = atJoints * weight;
+    chemical = taken * weight;
   }
 
-  /** Works out the voltage and resistance of each group, and the extremes of the cells. */
-  private void join() {
+  /** Warms each cell by what is made in it and by its part of the strips' heat, W. */
+  private void warm(double strips) {
+    double rise = 1 / conductance;
+    for (int k = 0; k < cells; k++) {
+      double settled = ambient + (warmth[k] + strips) * rise;
+      kelvin[k] = settled + (kelvin[k] - settled) * heatDecay;
+    }
+  }
+
+  /** Works out what follows from charge and temperature: each cell's source, each group's. */
+  private void refresh() {
+    CubicTable ocv = table.openCircuit();
+    CubicTable bySoc = table.socFactor();
+    CubicTable byTemperature = table.temperatureFactor();
     sourceSum = 0;
     behindSum = 0;
-    hottest = Double.NEGATIVE_INFINITY;
-    most = Double.NEGATIVE_INFINITY;
+    double warmest = Double.NEGATIVE_INFINITY;
+    double coldest = Double.POSITIVE_INFINITY;
+    double full = Double.NEGATIVE_INFINITY;
     for (int g = 0; g < groups; g++) {
       double conduct = 0;
       double flow = 0;
+      double charge = 0;
       for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
-        double y = 1 / (CellCircuit.R0_SHARE * resistance[k] + joint[k]);
+        double z = soc[k];
+        double t = kelvin[k];
+        double v = ocv.value(z);
+        double r = r10[k] * bySoc.value(z) * byTemperature.value(t);
+        double e = v - fast[k] - slow[k];
+        double y = 1 / (CellCircuit.R0_SHARE * r + joint[k]);
+        openCircuit[k] = v;
+        resistance[k] = r;
+        inner[k] = e;
+        conducts[k] = y;
         conduct += y;
-        flow += y * (openCircuit[k] - fast[k] - slow[k]);
-        most = Math.max(most, soc[k]);
-        if (kelvin[k] > hottest) {
-          hottest = kelvin[k];
-          hottestCell = k;
-        }
+        flow += y * e;
+        charge += z * coulombs[k];
+        warmest = t > warmest ? t : warmest;
+        coldest = t < coldest ? t : coldest;
+        full = z > full ? z : full;
       }
       source[g] = flow / conduct;
       behind[g] = 1 / (conduct * cellWeight);
+      left[g] = charge * cellWeight;
       sourceSum += source[g] * groupWeight;
       behindSum += behind[g] * groupWeight;
     }
+    hottest = warmest;
+    most = full;
+    if (coldest < Reference.ROOM) {
+      takeBeyondReach();
+    }
   }
 
-  private void refresh() {
+  /** What the cold puts out of reach is not left. */
+  private void takeBeyondReach() {
     for (int g = 0; g < groups; g++) {
-      left[g] = 0;
+      double beyond = 0;
       for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
-        openCircuit[k] = table.openCircuit().value(soc[k]);
-        resistance[k] =
-            r10[k] * table.socFactor().value(soc[k]) * table.temperatureFactor().value(kelvin[k]);
-        left[g] += (soc[k] - 1 + table.reachable().value(kelvin[k])) * coulombs[k] * cellWeight;
+        beyond += (1 - table.reachable().value(kelvin[k])) * coulombs[k];
       }
+      left[g] -= beyond * cellWeight;
     }
-    join();
   }
 }
