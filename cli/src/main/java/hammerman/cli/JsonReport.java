@@ -2,7 +2,6 @@ package hammerman.cli;
 
 import hammerman.chain.SagPoint;
 import hammerman.finding.Finding;
-import hammerman.forecast.Day;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Thermal;
 import hammerman.life.LifeForecast;
@@ -11,6 +10,7 @@ import hammerman.project.Project;
 import hammerman.project.Shipped;
 import hammerman.remedy.Remedy;
 import hammerman.search.Search;
+import hammerman.simulation.Day;
 import hammerman.simulation.Run;
 import hammerman.unit.Unit;
 import java.math.BigDecimal;

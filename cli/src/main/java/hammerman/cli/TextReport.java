@@ -3,7 +3,6 @@ package hammerman.cli;
 import hammerman.chain.SagPoint;
 import hammerman.finding.Finding;
 import hammerman.finding.Severity;
-import hammerman.forecast.Day;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
@@ -11,6 +10,7 @@ import hammerman.project.Project;
 import hammerman.project.Shipped;
 import hammerman.remedy.Remedy;
 import hammerman.search.Search;
+import hammerman.simulation.Day;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.function.Function;
@@ -131,9 +131,11 @@ final class TextReport {
   }
 
   private static String outcome(Forecast f) {
-    return f.duty().outcome().complete()
-        ? "served"
-        : "ends early (" + f.duty().outcome().key() + ")";
+    if (f.duty().outcome().complete() && !f.duty().served()) {
+      return "not served: a current limit withholds %s of the energy"
+          .formatted(Figures.of(f.duty().totals().withheldShare(), Unit.PERCENT, 0));
+    }
+    return f.duty().served() ? "served" : "ends early (" + f.duty().outcome().key() + ")";
   }
 
   private static String range(Forecast f) {

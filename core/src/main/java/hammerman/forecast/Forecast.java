@@ -14,6 +14,7 @@ import hammerman.judgement.Judge;
 import hammerman.life.Conditions;
 import hammerman.life.LifeForecast;
 import hammerman.simulation.Charge;
+import hammerman.simulation.Day;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
 import hammerman.simulation.Trace;
@@ -81,12 +82,13 @@ public record Forecast(
     Thermal thermal = Thermal.of(chain, duty, built.solved().map(s -> s.warm(design)));
     Circuit circuit = Circuit.of(chain, built.layout());
     LifeForecast life = life(chain, duty, chain.ceiling());
+    List<Day> days = Day.all(chain, duty, worn(life));
     Optional<TwinRun> pair =
         design.second() == null ? Optional.empty() : Optional.of(TwinRun.of(chain));
     return new Forecast(
         chain,
         duty,
-        Day.all(chain, duty, life),
+        days,
         onward(chain, duty),
         thermal,
         Charge.of(chain, duty.endSoc(), chain.chargingAir()),
@@ -95,7 +97,7 @@ public record Forecast(
         built.layout(),
         pair,
         circuit,
-        Judge.judge(new Case(circuit, duty, pair, built.layout(), thermal.map())));
+        Judge.judge(new Case(circuit, duty, days, pair, built.layout(), thermal.map())));
   }
 
   /** Returns the design this forecast is of. */
@@ -182,6 +184,12 @@ public record Forecast(
                 (high - low) / hours)),
         1 - health(design).capacity(),
         habits.endOfLife());
+  }
+
+  /** Cells at the end of their life: the capacity of its definition, the resistance of the law. */
+  private static Health worn(LifeForecast life) {
+    double growth = life.resistanceGrowth().orElse(Health.WORN_RESISTANCE - 1);
+    return new Health(Math.clamp(life.endOfLife(), 0.2, 1), Math.clamp(1 + growth, 1, 10));
   }
 
   private static Health health(Design design) {

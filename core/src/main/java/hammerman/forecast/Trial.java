@@ -9,6 +9,7 @@ import hammerman.judgement.Case;
 import hammerman.judgement.Judge;
 import hammerman.pack.Assembly;
 import hammerman.simulation.Run;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -36,7 +37,8 @@ public record Trial(Chain chain, Run duty, Optional<Finding> worst) {
   private static Trial of(Chain chain) {
     Run duty = Forecast.dutyRun(chain).withStep(STEP).run();
     Circuit circuit = Circuit.of(chain, Optional.empty());
-    Case c = new Case(circuit, duty, Optional.empty(), Optional.empty(), Optional.empty());
+    Case c =
+        new Case(circuit, duty, List.of(), Optional.empty(), Optional.empty(), Optional.empty());
     Optional<Finding> worst =
         Judge.stack(c).stream().filter(f -> f.severity() != Severity.NOTE).findFirst();
     return new Trial(chain, duty, worst);

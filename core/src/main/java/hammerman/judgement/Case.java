@@ -9,8 +9,10 @@ import hammerman.duty.Duty;
 import hammerman.guard.Guard;
 import hammerman.heat.HeatMap;
 import hammerman.pack.Pack;
+import hammerman.simulation.Day;
 import hammerman.simulation.Run;
 import hammerman.simulation.TwinRun;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -18,6 +20,7 @@ import java.util.Optional;
  *
  * @param circuit the circuit, with its design
  * @param duty the duty of the first pack alone, run from the charge ceiling in the hottest air
+ * @param days the duty on its four days; none where it is only tried
  * @param pair the duty of two packs together, if there are two
  * @param layout the layout in the box, if it is known
  * @param heat temperatures of its cells through the duty, if it is known
@@ -25,9 +28,22 @@ import java.util.Optional;
 public record Case(
     Circuit circuit,
     Run duty,
+    List<Day> days,
     Optional<TwinRun> pair,
     Optional<Layout> layout,
     Optional<HeatMap> heat) {
+
+  public Case {
+    days = List.copyOf(days);
+  }
+
+  /** Returns the duty on a kind of day, if it was run and two packs do not share it. */
+  Optional<Day> day(Day.Kind kind) {
+    return pair.isPresent()
+        ? Optional.empty()
+        : days.stream().filter(d -> d.kind() == kind).findFirst();
+  }
+
   Chain chain() {
     return circuit.chain();
   }

@@ -7,7 +7,9 @@ import static hammerman.judgement.Phrases.percent;
 import hammerman.finding.Finding.Measure;
 import hammerman.finding.Station;
 import hammerman.judgement.Rule.Found;
+import hammerman.simulation.Day;
 import hammerman.simulation.Outcome;
+import hammerman.simulation.Run;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
@@ -48,10 +50,24 @@ final class DutyRules {
               "Whether the BMS opens on over-current during the duty.",
               DutyRules::trips),
           new Rule(
+              "duty.clipped",
+              "clipped",
+              Station.DUTY,
+              "Whether the machine's current limit withholds more than 1 % of the energy asked"
+                  + " for.",
+              DutyRules::clipped),
+          new Rule(
+              "duty.coldDay",
+              "cold day",
+              Station.STACK,
+              "Where the hottest day is served: whether a typical and the coldest day are too.",
+              DutyRules::coldDay),
+          new Rule(
               "duty.shortWhenWorn",
               "worn",
               Station.STACK,
-              "Whether the capacity left at the end of life still serves the duty.",
+              "Where the coldest day is served: whether it still is with cells at the end of their"
+                  + " life.",
               DutyRules::shortWhenWorn),
           new Rule(
               "duty.peakAboveMachine",
@@ -177,19 +193,68 @@ final class DutyRules {
         Measure.most("current", o.current(), o.threshold(), Unit.AMPERE));
   }
 
-  private static Optional<Found> shortWhenWorn(Case c) {
-    double ceiling = c.chain().ceiling();
-    double used = ceiling - c.duty().endSoc();
-    double left = c.asked().habits().endOfLife() * ceiling;
-    if (c.pair().isPresent() || !c.duty().outcome().complete() || used <= left) {
+  private static Optional<Found> clipped(Case c) {
+    double share = c.duty().totals().withheldShare();
+    if (c.pair().isPresent() || !c.duty().outcome().complete() || c.duty().served()) {
       return Optional.empty();
     }
-    return Found.note(
-        "Enough when new, short when worn",
-        "The duty takes %s of the new capacity; at the end of life %s is left."
-            .formatted(percent(used), percent(left)),
-        "Accept a shorter duty in the last years, or add a cell in parallel.",
-        Measure.most("charge used", used, left, Unit.PERCENT));
+    double limit = c.asked().machine().peakCurrent();
+    return Found.stop(
+        "A current limit clips the duty",
+        "The machine lets through %s; that withholds %s of the energy asked for, %s. The time passes, but the work is not done."
+            .formatted(
+                amperes(limit),
+                percent(share),
+                Figures.of(c.duty().totals().withheld(), Unit.WATT_HOUR)),
+        "Ask for less at those moments, raise the machine's limit if its parts carry it, or use"
+            + " more groups in series: the same power then takes less current.",
+        Measure.most("energy withheld", share, Run.CLIPPED, Unit.PERCENT));
+  }
+
+  private static Optional<Found> coldDay(Case c) {
+    if (!c.duty().served()) {
+      return Optional.empty();
+    }
+    return c.day(Day.Kind.TYPICAL)
+        .filter(d -> !d.served())
+        .or(() -> c.day(Day.Kind.COLDEST).filter(d -> !d.served()))
+        .flatMap(
+            d ->
+                Found.warn(
+                    d.kind() == Day.Kind.COLDEST
+                        ? "Served in the heat, not on the coldest day"
+                        : "Served in the heat, not on a typical day",
+                    "In air of %s it %s. Cold cells sag more, and keep their last charge back until they are warm."
+                        .formatted(celsius(d.air()), d.outcome()),
+                    "Keep the pack warm, use more capacity or a cell with less resistance, or ask"
+                        + " for less in the cold.",
+                    served(c, d)));
+  }
+
+  private static Optional<Found> shortWhenWorn(Case c) {
+    if (!c.duty().served() || c.day(Day.Kind.COLDEST).filter(d -> !d.served()).isPresent()) {
+      return Optional.empty();
+    }
+    return c.day(Day.Kind.LAST)
+        .filter(d -> !d.served())
+        .flatMap(
+            d ->
+                Found.note(
+                    "Enough when new, short when worn",
+                    "With cells at the end of their life (%s of the capacity), in air of %s, it %s."
+                        .formatted(
+                            percent(c.asked().habits().endOfLife()), celsius(d.air()), d.outcome()),
+                    "Accept a shorter duty in the last years, or add a cell in parallel.",
+                    served(c, d)));
+  }
+
+  /** The time served of that asked for; where it is served clipped, the energy. */
+  private static Measure served(Case c, Day d) {
+    return d.run().outcome().complete()
+        ? Measure.most(
+            "energy withheld", d.run().totals().withheldShare(), Run.CLIPPED, Unit.PERCENT)
+        : Measure.least(
+            "time served", d.run().endTime(), c.asked().task().load().duration(), Unit.HOUR);
   }
 
   private static Optional<Found> peakAboveMachine(Case c) {

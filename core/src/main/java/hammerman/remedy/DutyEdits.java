@@ -232,7 +232,7 @@ final class DutyEdits extends Attempt {
         add("A fan", () -> design.withPack(design.pack().withCooling(Cooling.MOVING_AIR)));
         more(design.pack(), n -> counts(design.pack().series(), n), " in parallel");
       }
-      case "duty.energyShort", "duty.cannotDeliver", "duty.shortWhenWorn" -> {
+      case "duty.energyShort", "duty.cannotDeliver", "duty.coldDay", "duty.shortWhenWorn" -> {
         more(design.pack(), n -> counts(design.pack().series(), n), " in parallel");
         int s = design.pack().series() + 1;
         add(s + " in series", () -> counts(s, design.pack().parallel()));

@@ -13,6 +13,17 @@ package hammerman.simulation;
 public record Run(
     Outcome outcome, double endTime, double endSoc, Totals totals, Extremes extremes, Trace trace) {
 
+  /** Of the energy asked for, so much may be withheld before a load counts as not served. */
+  public static final double CLIPPED = 0.01;
+
+  /**
+   * Whether all was done that was asked for: the load went to its end, and no more than a hundredth
+   * of its energy was withheld by a current limit.
+   */
+  public boolean served() {
+    return outcome.complete() && totals.withheldShare() <= CLIPPED;
+  }
+
   /**
    * What flowed over a run. Charge in Ah, energies in J, distance in m.
    *
@@ -46,6 +57,11 @@ public record Run(
     public double imbalance() {
       double left = chemical - energyOut + energyBack - cellHeat - pathHeat;
       return left / Math.max(1, energyOut + energyBack + cellHeat + pathHeat);
+    }
+
+    /** Returns the share of the energy asked for that a current limit withheld, 0 to 1. */
+    public double withheldShare() {
+      return withheld > 0 ? withheld / (withheld + energyOut) : 0;
     }
 
     /** Returns all heat, J. */

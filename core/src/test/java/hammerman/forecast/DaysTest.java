@@ -10,6 +10,7 @@ import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.project.Shipped;
 import hammerman.simulation.Charge;
+import hammerman.simulation.Day;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Outcome;
 import hammerman.simulation.Run;
@@ -78,7 +79,7 @@ class DaysTest {
             d.duty().withMachine(d.duty().machine().withFullEffortCurrent(2).withPeakCurrent(2)));
     Day hottest = day(Forecast.of(limited), Day.Kind.HOTTEST);
     assertThat(hottest.run().outcome().complete()).isTrue();
-    assertThat(hottest.withheld()).isGreaterThan(0.01);
+    assertThat(hottest.run().totals().withheldShare()).isGreaterThan(0.01);
     assertThat(hottest.served()).isFalse();
     assertThat(hottest.outcome()).contains("withholds");
   }

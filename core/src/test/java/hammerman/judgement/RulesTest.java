@@ -109,6 +109,10 @@ class RulesTest {
     return duty(d, x -> x.withSurroundings(x.surroundings().withHottestInUse(celsius + 273.15)));
   }
 
+  private static Design coldest(Design d, double celsius) {
+    return duty(d, x -> x.withSurroundings(x.surroundings().withColdestInUse(celsius + 273.15)));
+  }
+
   private static List<Flaw> flaws() {
     Design boxed = boxed(f -> f);
     return List.of(
@@ -119,7 +123,14 @@ class RulesTest {
             d -> duty(d, x -> x.withSurroundings(x.surroundings().withHottestInUse(331.65))),
             d -> d),
         new Flaw("duty.trips", Severity.STOP, d -> bms(d, b -> b.withTrip(30, 1)), d -> d),
-        new Flaw("duty.shortWhenWorn", Severity.NOTE, d -> rounds(d, 11), d -> rounds(d, 10)),
+        new Flaw("duty.shortWhenWorn", Severity.NOTE, d -> rounds(d, 11), d -> rounds(d, 8)),
+        new Flaw(
+            "duty.coldDay", Severity.WARN, d -> rounds(coldest(d, -20), 12), d -> rounds(coldest(d, 20), 12)),
+        new Flaw(
+            "duty.clipped",
+            Severity.STOP,
+            d -> duty(d, x -> x.withMachine(x.machine().withPeakCurrent(15))),
+            d -> duty(d, x -> x.withMachine(x.machine().withPeakCurrent(30)))),
         new Flaw(
             "duty.peakAboveMachine",
             Severity.NOTE,

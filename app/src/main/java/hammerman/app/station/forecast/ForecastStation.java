@@ -5,10 +5,10 @@ import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
 import hammerman.finding.Station;
-import hammerman.forecast.Day;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
+import hammerman.simulation.Day;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.LinkedHashMap;
@@ -115,7 +115,11 @@ public final class ForecastStation implements StationView {
 
   private static String answer(Forecast f) {
     String wanted = Figures.duration(f.design().duty().task().load().duration());
-    if (f.duty().outcome().complete()) {
+    if (f.duty().outcome().complete() && !f.duty().served()) {
+      return "It goes on for the %s asked for, but is not served: a current limit withholds %s of the energy."
+          .formatted(wanted, Figures.of(f.duty().totals().withheldShare(), Unit.PERCENT, 0));
+    }
+    if (f.duty().served()) {
       return "It serves the %s asked for and goes on to %s; then %s."
           .formatted(
               wanted, Figures.duration(f.onward().endTime()), Day.ending(f.onward().outcome()));

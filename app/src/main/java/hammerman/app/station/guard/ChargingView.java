@@ -166,7 +166,7 @@ final class ChargingView extends VBox {
           row);
       schools.add(styled(Workings.figure(Headline.RUN_TIME, f), "fact-value"), 2, row);
       schools.add(styled(Workings.figure(Headline.LIFE, f), "fact-value"), 3, row);
-      schools.add(styled(f.duty().outcome().complete() ? "yes" : "no", "fact-value"), 4, row);
+      schools.add(styled(f.duty().served() ? "yes" : "no", "fact-value"), 4, row);
       Button take = new Button("Charge this way");
       take.setId("ceiling-" + row);
       take.getStyleClass().addAll("plain", "small");

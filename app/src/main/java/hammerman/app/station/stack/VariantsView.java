@@ -55,7 +55,7 @@ final class VariantsView extends VBox {
           figure("Energy", Headline.ENERGY),
           figure("Mass", Headline.MASS),
           figure("Cells cost", Headline.COST),
-          new Row("Serves the duty", f -> f.duty().outcome().complete() ? "yes" : "no"),
+          new Row("Serves the duty", f -> f.duty().served() ? "yes" : "no"),
           figure("Until it ends", Headline.RUN_TIME),
           figure("Hardest moment at 20 %", Headline.SAG),
           figure("Per cell then", Headline.CURRENT_PER_CELL),

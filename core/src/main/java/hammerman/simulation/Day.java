@@ -1,13 +1,9 @@
-package hammerman.forecast;
+package hammerman.simulation;
 
 import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.duty.Surroundings;
-import hammerman.life.LifeForecast;
-import hammerman.simulation.Discharge;
-import hammerman.simulation.Outcome;
-import hammerman.simulation.Run;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Arrays;
@@ -23,9 +19,6 @@ import java.util.Locale;
  * @param left share of the capacity left at its end that can be had in this air, 0 to 1
  */
 public record Day(Kind kind, double air, Run run, double left) {
-  /** Of the energy asked for, so much may be withheld before the duty counts as not served. */
-  private static final double CLIPPED = 0.01;
-
   /** The kinds of day. */
   public enum Kind {
     TYPICAL("Typical day"),
@@ -55,8 +48,9 @@ public record Day(Kind kind, double air, Run run, double left) {
    * them, and in the cold with cells at the end of their life.
    *
    * @param hottest the run of the hottest day, which there is already
+   * @param worn what the end of their life leaves of the cells
    */
-  static List<Day> all(Chain chain, Run hottest, LifeForecast life) {
+  public static List<Day> all(Chain chain, Run hottest, Health worn) {
     Surroundings air = chain.design().duty().surroundings();
     return Arrays.stream(Kind.values())
         .map(
@@ -78,7 +72,7 @@ public record Day(Kind kind, double air, Run run, double left) {
                           chain,
                           kind,
                           air.coldestInUse(),
-                          discharge(chain, air.coldestInUse()).worn(worn(life)).run());
+                          discharge(chain, air.coldestInUse()).worn(worn).run());
                 })
         .toList();
   }
@@ -93,21 +87,9 @@ public record Day(Kind kind, double air, Run run, double left) {
     return Discharge.of(chain, design.duty().task().load(), chain.ceiling(), air);
   }
 
-  /** Cells at the end of their life: the capacity of its definition, the resistance of the law. */
-  private static Health worn(LifeForecast life) {
-    double growth = life.resistanceGrowth().orElse(Health.WORN_RESISTANCE - 1);
-    return new Health(Math.clamp(life.endOfLife(), 0.2, 1), Math.clamp(1 + growth, 1, 10));
-  }
-
-  /** Whether all was done that was asked for, a hundredth of its energy aside. */
+  /** Whether all was done that was asked for. */
   public boolean served() {
-    return run.outcome().complete() && withheld() <= CLIPPED;
-  }
-
-  /** Returns the share of the energy asked for that a current limit withheld, 0 to 1. */
-  public double withheld() {
-    double withheld = run.totals().withheld();
-    return withheld > 0 ? withheld / (withheld + run.totals().energyOut()) : 0;
+    return run.served();
   }
 
   /** Returns in words whether the duty is served, or how far it goes and what ends it. */
@@ -118,7 +100,7 @@ public record Day(Kind kind, double air, Run run, double left) {
     return served()
         ? "served, %s left".formatted(Figures.of(left, Unit.PERCENT, 0))
         : "not served: a current limit withholds %s of the energy"
-            .formatted(Figures.of(withheld(), Unit.PERCENT, 0));
+            .formatted(Figures.of(run.totals().withheldShare(), Unit.PERCENT, 0));
   }
 
   /** Returns what ended a run, in words. */
