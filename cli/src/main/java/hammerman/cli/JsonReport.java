@@ -2,7 +2,9 @@ package hammerman.cli;
 
 import hammerman.chain.SagPoint;
 import hammerman.finding.Finding;
+import hammerman.forecast.Ensemble;
 import hammerman.forecast.Forecast;
+import hammerman.forecast.Spread;
 import hammerman.forecast.Thermal;
 import hammerman.life.LifeForecast;
 import hammerman.pack.Pack;
@@ -27,6 +29,9 @@ import tools.jackson.databind.node.ObjectNode;
 final class JsonReport {
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
+  /** Packs drawn for the bands; enough for their first two digits. */
+  private static final int DRAWN = 60;
+
   private JsonReport() {}
 
   static String full(Project project, Forecast f) {
@@ -38,6 +43,7 @@ final class JsonReport {
     root.set("thermal", thermal(f));
     root.set("charge", charge(f));
     root.set("life", life(f.life()));
+    root.set("spread", spread(f, Spread.of(Ensemble.NONE.grown(f, DRAWN))));
     root.set("judgements", list(project, f));
     return text(root);
   }
@@ -145,6 +151,36 @@ final class JsonReport {
               .put("where", "every cell"));
     }
     return list;
+  }
+
+  private static ObjectNode spread(Forecast f, Spread s) {
+    ObjectNode node = NODES.objectNode().put("members", s.members());
+    node.set("endTime_s", band(s.time(), Unit.SECOND));
+    node.set("sag_V", band(s.sag(), Unit.VOLT));
+    node.set("peakTemperature_C", band(s.hottest(), Unit.CELSIUS));
+    if (f.range() > 0) {
+      node.set("range_km", band(s.distance(), Unit.KILOMETRE));
+    } else {
+      node.putNull("range_km");
+    }
+    ArrayNode causes = NODES.arrayNode();
+    for (Spread.Cause c : s.causes()) {
+      causes.add(
+          NODES
+              .objectNode()
+              .put("cause", c.what().name().toLowerCase(Locale.ROOT))
+              .put("share", figure(c.share())));
+    }
+    node.set("causes", causes);
+    return node;
+  }
+
+  private static ObjectNode band(Spread.Band b, Unit unit) {
+    return NODES
+        .objectNode()
+        .put("low", figure(unit.fromCore(b.low())))
+        .put("middle", figure(unit.fromCore(b.middle())))
+        .put("high", figure(unit.fromCore(b.high())));
   }
 
   private static ArrayNode sag(Forecast f) {

@@ -32,6 +32,22 @@ public record Load(List<Step> steps, int rounds) implements LoadBuilder.With {
     return new Load(List.of(new Step(new Power(watts), duration, 0)), 1);
   }
 
+  /** Returns the load with every demand, out and back, by a factor. */
+  public Load times(double by) {
+    return withSteps(
+        steps.stream()
+            .map(
+                s ->
+                    new Step(
+                        switch (s.demand()) {
+                          case Current c -> new Current(c.amperes() * by);
+                          case Power p -> new Power(p.watts() * by);
+                        },
+                        s.duration(),
+                        s.speed()))
+            .toList());
+  }
+
   /** Returns the time of one round, s. */
   public double roundDuration() {
     return steps.stream().mapToDouble(Step::duration).sum();

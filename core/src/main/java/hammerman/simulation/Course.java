@@ -126,6 +126,7 @@ final class Course {
       watch.goBack();
       state.goBack();
       state.step(current, dt);
+      outcome = watch.measured(outcome, current);
     }
     double after = state.machineVoltage(current);
     double energy = 0.5 * (before + after) * current * dt;

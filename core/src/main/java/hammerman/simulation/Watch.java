@@ -100,6 +100,21 @@ final class Watch {
     return found;
   }
 
+  /** Returns what ended the run with the figures of the present moment. */
+  Outcome measured(Outcome found, double current) {
+    return switch (found) {
+      case Outcome.BmsCutOff o ->
+          new Outcome.BmsCutOff(o.place(), state.lowestGroup(current), o.limit());
+      case Outcome.MachineCutOut o ->
+          new Outcome.MachineCutOut(state.machineVoltage(current), o.limit());
+      case Outcome.TooHot o -> new Outcome.TooHot(o.place(), state.temperature(), o.limit());
+      case Outcome.Empty o -> o;
+      case Outcome.OverCurrent o -> o;
+      case Outcome.CannotDeliver o -> o;
+      case Outcome.Complete o -> o;
+    };
+  }
+
   private @Nullable Outcome tooHot() {
     return state.temperature() >= limits.temperature()
         ? new Outcome.TooHot(state.hottestPlace(), state.temperature(), limits.temperature())

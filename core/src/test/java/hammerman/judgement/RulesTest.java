@@ -125,7 +125,10 @@ class RulesTest {
         new Flaw("duty.trips", Severity.STOP, d -> bms(d, b -> b.withTrip(30, 1)), d -> d),
         new Flaw("duty.shortWhenWorn", Severity.NOTE, d -> rounds(d, 11), d -> rounds(d, 8)),
         new Flaw(
-            "duty.coldDay", Severity.WARN, d -> rounds(coldest(d, -20), 12), d -> rounds(coldest(d, 20), 12)),
+            "duty.coldDay",
+            Severity.WARN,
+            d -> rounds(coldest(d, -20), 12),
+            d -> rounds(coldest(d, 20), 12)),
         new Flaw(
             "duty.clipped",
             Severity.STOP,

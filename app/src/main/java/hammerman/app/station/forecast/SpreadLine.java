@@ -1,0 +1,93 @@
+package hammerman.app.station.forecast;
+
+import hammerman.app.job.Latest;
+import hammerman.forecast.Ensemble;
+import hammerman.forecast.Forecast;
+import hammerman.forecast.Spread;
+import hammerman.forecast.Spread.Band;
+import hammerman.forecast.Spread.Cause;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
+import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What nine of ten packs come to, in a sentence that gets surer as more are drawn. Drawing begins
+ * when nothing is edited, and is given up when something is.
+ */
+final class SpreadLine extends Label {
+  private static final Duration QUIET = Duration.millis(600);
+
+  /** A cause below this share is not worth a word. */
+  private static final double SMALL = 0.02;
+
+  private final Latest drawing = new Latest("ensemble");
+  private @Nullable Forecast of;
+
+  SpreadLine() {
+    setId("spread");
+    getStyleClass().add("answer");
+    setMinHeight(Region.USE_PREF_SIZE);
+  }
+
+  /** Begins anew for a forecast, unless it is the one at hand. */
+  void show(Forecast f) {
+    if (of != null && of.design().equals(f.design())) {
+      return;
+    }
+    of = f;
+    setText("Packs are drawn to see how far this may vary …");
+    drawing.whenQuiet(QUIET, () -> more(f, Ensemble.NONE, Ensemble.FIRST));
+  }
+
+  private void more(Forecast f, Ensemble before, int by) {
+    drawing.submit(
+        () -> before.grown(f, by),
+        now -> {
+          setText(sentence(f, Spread.of(now)));
+          if (now.members().size() < Ensemble.ENOUGH) {
+            more(f, now, Ensemble.FIRST);
+          }
+        },
+        e -> setText("How far this may vary could not be worked out: " + Latest.inWords(e) + "."));
+  }
+
+  private static String sentence(Forecast f, Spread s) {
+    List<String> parts = new ArrayList<>();
+    parts.add("end after " + times(s.time()));
+    if (f.range() > 0) {
+      parts.add("go " + band(s.distance(), Unit.KILOMETRE, 1));
+    }
+    parts.add("sag to " + band(s.sag(), Unit.VOLT, 1) + " at 20 % charge");
+    parts.add("get " + band(s.hottest(), Unit.CELSIUS, 0) + " warm");
+    return "Of %d packs drawn, nine in ten %s. %s"
+        .formatted(s.members(), String.join(", ", parts), decides(s));
+  }
+
+  private static String decides(Spread s) {
+    List<String> causes =
+        s.causes().stream()
+            .filter(c -> c.share() >= SMALL)
+            .limit(3)
+            .map(SpreadLine::share)
+            .toList();
+    return causes.isEmpty() ? "" : "How long is decided by " + String.join(", ", causes) + ".";
+  }
+
+  private static String share(Cause c) {
+    return c.what().words() + " (" + Figures.of(Math.min(1, c.share()), Unit.PERCENT, 0) + ")";
+  }
+
+  private static String times(Band b) {
+    return Figures.duration(b.low()) + " to " + Figures.duration(b.high());
+  }
+
+  private static String band(Band b, Unit unit, int digits) {
+    String low = Figures.fixed(unit.fromCore(b.low()), digits);
+    return low + " to " + Figures.of(b.high(), unit, digits);
+  }
+}

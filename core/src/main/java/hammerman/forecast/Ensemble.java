@@ -1,0 +1,141 @@
+package hammerman.forecast;
+
+import hammerman.chain.Chain;
+import hammerman.chain.Path;
+import hammerman.design.Design;
+import hammerman.duty.Load;
+import hammerman.pack.Pack;
+import hammerman.simulation.CellPopulation;
+import hammerman.simulation.Discharge;
+import hammerman.simulation.Run;
+import hammerman.simulation.Tolerance;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+
+/**
+ * Packs of one design as they might come out: the cells of each drawn from where they come, its
+ * joints by hand, the day's air and load as they happen to be. The member of a number is always the
+ * same; an ensemble grows by members and is never changed.
+ *
+ * <p>Drawn independently: capacity, resistance and joint of every cell ({@link Tolerance}), the air
+ * anywhere between the coldest and the hottest in use, the load by {@value #LOAD} (standard
+ * deviation; typical of what people state before they have measured). Each member starts from the
+ * charge ceiling, its groups balanced full, and goes on until the pack ends it, every cell by
+ * itself. With two packs the first alone is drawn. Cost: some 60 ns for each cell and step of 5 s,
+ * on all processors.
+ *
+ * @param members so far
+ */
+public record Ensemble(List<Member> members) {
+  /** Standard deviation of the load, as a share; typical. */
+  static final double LOAD = 0.10;
+
+  /** How many members are enough for a band. */
+  public static final int ENOUGH = 200;
+
+  /** How many a first picture is made of. */
+  public static final int FIRST = 20;
+
+  /** No more than this goes on beyond the duty: so many times what the energy would allow. */
+  private static final double BEYOND = 2;
+
+  private static final double STEP = 5;
+
+  /** State of charge at which the sag is given. */
+  private static final double LOW = 0.2;
+
+  /** An ensemble of none. */
+  public static final Ensemble NONE = new Ensemble(List.of());
+
+  /**
+   * One pack, and how it goes.
+   *
+   * @param load of the load stated
+   * @param air temperature, K
+   * @param capacity of all its cells over the rated
+   * @param weakest capacity of its weakest group over the rated
+   * @param resistance mean resistance of its cells over the rated
+   * @param time until the pack ends it, s
+   * @param distance until then, m
+   * @param sag voltage at the hardest moment at 20 % charge, V
+   * @param hottest temperature of its hottest cell, K
+   */
+  public record Member(
+      double load,
+      double air,
+      double capacity,
+      double weakest,
+      double resistance,
+      double time,
+      double distance,
+      double sag,
+      double hottest) {}
+
+  public Ensemble {
+    members = List.copyOf(members);
+  }
+
+  /** Returns the ensemble with some more members of the design that a forecast is of. */
+  public Ensemble grown(Forecast f, int by) {
+    List<Member> all = new ArrayList<>(members);
+    all.addAll(
+        IntStream.range(members.size(), members.size() + by)
+            .parallel()
+            .mapToObj(k -> member(f, k))
+            .toList());
+    return new Ensemble(all);
+  }
+
+  private static Member member(Forecast f, int number) {
+    Chain chain = f.chain();
+    Design design = f.design();
+    Pack pack = design.pack();
+    Random random = new Random(0x48414D4D45524DL + 7919L * number);
+    var surroundings = design.duty().surroundings();
+    double load = 1 + LOAD * Math.clamp(random.nextGaussian(), -2.5, 2.5);
+    double air =
+        surroundings.coldestInUse()
+            + random.nextDouble() * (surroundings.hottestInUse() - surroundings.coldestInUse());
+    CellPopulation cells = CellPopulation.drawn(pack, Tolerance.of(pack.lot()), random);
+    Run run =
+        Discharge.of(chain, longer(f, load), chain.ceiling(), air).with(cells).withStep(STEP).run();
+    double weakest = Double.POSITIVE_INFINITY;
+    double resistance = 0;
+    double capacity = 0;
+    for (int g = 0; g < pack.series(); g++) {
+      weakest = Math.min(weakest, cells.groupCapacity(g));
+      capacity += cells.groupCapacity(g) / pack.series() / pack.capacity();
+    }
+    for (int k = 0; k < pack.cells(); k++) {
+      resistance += cells.resistance(k) / pack.cells() / pack.cell().r10();
+    }
+    return new Member(
+        load,
+        air,
+        capacity,
+        weakest / pack.capacity(),
+        resistance,
+        run.endTime(),
+        run.totals().distance(),
+        sag(chain, load * chain.demand().peak(), air, resistance),
+        run.extremes().peakTemperature());
+  }
+
+  private static double sag(Chain chain, double current, double air, double resistance) {
+    Path path = chain.path();
+    double cells = path.cells(LOW, air, Path.Settling.TEN_SECONDS) * resistance;
+    return path.openCircuit(LOW) - current * (cells + path.outside(air));
+  }
+
+  /** The duty's load by a factor, repeated well past the energy that there is. */
+  private static Load longer(Forecast f, double by) {
+    Load load = f.design().duty().task().load();
+    double used = Math.max(1e-3, f.chain().ceiling() - f.onward().endSoc());
+    double onward = f.onward().endTime() / load.roundDuration();
+    double longest = Math.max(1, Math.floor(Load.LONGEST / load.roundDuration()));
+    double rounds = Math.min(longest, Math.ceil(BEYOND * onward / used) + 1);
+    return load.withRounds((int) rounds).times(by);
+  }
+}

@@ -1,0 +1,82 @@
+package hammerman.forecast;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import hammerman.Samples;
+import hammerman.design.Design;
+import hammerman.forecast.Ensemble.Member;
+import hammerman.forecast.Spread.What;
+import hammerman.pack.Lot;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+/** What is not known exactly makes a band, and what decides it is named. */
+class SpreadTest {
+  private static final Design BARROW = Samples.barrow();
+
+  private static Spread spread(Design d, int members) {
+    return Spread.of(Ensemble.NONE.grown(Forecast.of(d), members));
+  }
+
+  private static Design of(Lot lot) {
+    return BARROW.withPack(BARROW.pack().withLot(lot));
+  }
+
+  @Test
+  void anEnsembleGrownInPartsIsTheOneGrownAtOnce() {
+    Forecast f = Forecast.of(BARROW);
+    Ensemble parts = Ensemble.NONE.grown(f, 3).grown(f, 5);
+    assertThat(parts).isEqualTo(Ensemble.NONE.grown(f, 8));
+    assertThat(parts.members().stream().distinct()).hasSize(8);
+  }
+
+  @Test
+  void theBandHoldsTheForecastOfTheMiddleAndTheLoadDecides() {
+    Forecast f = Forecast.of(BARROW);
+    Spread s = spread(BARROW, 60);
+    assertThat(s.time().low()).isLessThan(f.onward().endTime());
+    assertThat(s.time().high()).isGreaterThan(f.onward().endTime());
+    assertThat(s.time().middle()).isCloseTo(f.onward().endTime(), within(0.1 * s.time().middle()));
+    assertThat(s.distance().low() / s.time().low())
+        .as("the load is heavier, not faster")
+        .isCloseTo(f.range() / f.onward().endTime(), within(0.06));
+    assertThat(s.causes().getFirst().what()).isEqualTo(What.LOAD);
+    assertThat(s.causes().stream().mapToDouble(Spread.Cause::share).sum())
+        .as("drawn independently, the shares add up")
+        .isBetween(0.85, 1.25);
+    assertThat(s.hottest().low()).isGreaterThan(BARROW.duty().surroundings().coldestInUse());
+    assertThat(s.sag().low()).isLessThan(s.sag().high());
+  }
+
+  /** Cells of which nothing is known matter more, and shorten what can be counted on. */
+  @Test
+  void cellsOfWhichNothingIsKnownShortenWhatCanBeCountedOn() {
+    Spread batch = spread(of(Lot.ONE_BATCH), 60);
+    Spread unknown = spread(of(Lot.UNKNOWN), 60);
+    assertThat(unknown.time().low()).isLessThan(batch.time().low());
+    assertThat(unknown.time().middle()).isLessThan(batch.time().middle());
+  }
+
+  private static double share(Spread s, What what) {
+    return s.causes().stream().filter(c -> c.what() == what).findFirst().orElseThrow().share();
+  }
+
+  /** Members whose time follows the air alone, in closed form. */
+  @Test
+  void percentilesAndSharesFollowTheirDefinitions() {
+    List<Member> members =
+        IntStream.rangeClosed(0, 100)
+            .mapToObj(k -> new Member(1 + k % 2, 280 + k, 1, 1, 1, 1000 + 10 * k, k, 40, 300))
+            .toList();
+    Spread s = Spread.of(new Ensemble(members));
+    assertThat(s.time()).isEqualTo(new Spread.Band(1050, 1500, 1950));
+    assertThat(s.distance().middle()).isEqualTo(50);
+    assertThat(s.causes().getFirst()).isEqualTo(new Spread.Cause(What.AIR, 1));
+    assertThat(share(s, What.CAPACITY)).isZero();
+    assertThat(share(s, What.LOAD)).isLessThan(0.01);
+    assertThatThrownBy(() -> Spread.of(Ensemble.NONE)).hasMessageContaining("no spread");
+  }
+}
