@@ -56,7 +56,7 @@ final class Nameplate extends HBox {
 
   /** Takes less room: a shorter name, and no price. */
   void compact(boolean is) {
-    name.setPrefWidth(is ? 120 : 190);
+    name.setPrefWidth(is ? 140 : 190);
     FigureView price = Objects.requireNonNull(figures.get(Headline.COST));
     price.setVisible(!is);
     price.setManaged(!is);

@@ -99,7 +99,7 @@ final class RunsView extends StackPane {
     keys.setMinHeight(Region.USE_PREF_SIZE);
     keys.visibleProperty().bind(table.chosenProperty().isNotNull());
     VBox right = new VBox(6, channels, picture, keys);
-    picture.setMinSize(230, 160);
+    picture.setMinSize(230, 250);
     getChildren().add(new Beside(list, right));
     picture.widthProperty().addListener((o, was, is) -> again());
   }

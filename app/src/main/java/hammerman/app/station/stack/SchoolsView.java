@@ -15,8 +15,7 @@ import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -39,7 +38,7 @@ final class SchoolsView extends VBox {
           new Row("Life", c -> Figures.fixed(c.years(), 1) + " years"));
 
   private final Session session;
-  private final HBox contests = new HBox(32);
+  private final FlowPane contests = new FlowPane(32, 20);
 
   SchoolsView(Session session) {
     super(10);
@@ -49,6 +48,7 @@ final class SchoolsView extends VBox {
             "Both sides have good builders. These are the best stacks of either side for this duty,"
                 + " ranked by the weights in “All cells, ranked”.");
     words.getStyleClass().add("answer");
+    words.setMinHeight(Region.USE_PREF_SIZE);
     contests.setId("schools");
     getChildren().addAll(words, contests);
   }
@@ -69,7 +69,6 @@ final class SchoolsView extends VBox {
     facts.show(rows);
     VBox box =
         new VBox(10, Page.heading(c.question()), facts, trade(c), take(c.one()), take(c.other()));
-    HBox.setHgrow(box, Priority.ALWAYS);
     return box;
   }
 
