@@ -80,6 +80,12 @@ public final class Flaws {
     return d.guard().protection().inDischargePath().isPresent();
   }
 
+  /** Whether each cell's strip has some current, but none beyond what strip is sold for. */
+  private static boolean some(Design d) {
+    double each = d.duty().hardest().current() / d.pack().parallel();
+    return each > 2 && each < 30;
+  }
+
   private static boolean one(Design d) {
     return d.second() == null;
   }
@@ -247,15 +253,10 @@ public final class Flaws {
         "cell.figureHot",
         c -> c.withTemperatures(c.temperatures().withDischargeHighest(273.15 + 95)));
     Strip thin = Strip.plain(ConductorMaterial.NICKEL, 0.02e-3, 0.5e-3, 1);
-    add(
-        "strip.current",
-        d -> one(d) && d.duty().hardest().current() / d.pack().parallel() > 2,
-        d -> d.withPack(d.pack().withStrip(thin)));
+    add("strip.current", d -> one(d) && some(d), d -> d.withPack(d.pack().withStrip(thin)));
     add(
         "second.strip.current",
-        d ->
-            joined(Joining.SERIES).test(d)
-                && d.duty().hardest().current() / d.pack().parallel() > 2,
+        d -> joined(Joining.SERIES).test(d) && some(d),
         d -> {
           SecondPack s = Objects.requireNonNull(d.second());
           return d.withSecond(s.withPack(s.pack().withStrip(thin)));

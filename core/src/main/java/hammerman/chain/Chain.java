@@ -28,7 +28,7 @@ import java.util.function.DoubleUnaryOperator;
 public record Chain(
     Design design, Path path, Supply supply, Demand demand, FuseWindow fuseWindow, Floor floor) {
 
-  /** State of charge at which the duty's powers are turned into currents. */
+  /** State of charge in the middle, for figures that hold for most of a run. */
   public static final double MIDDLE = 0.5;
 
   /** States of charge at which the sag is given. */
@@ -49,7 +49,8 @@ public record Chain(
   public static Chain of(Design design, Assembly assembly) {
     Path path = Path.of(design, assembly);
     Supply supply = Supply.of(design, assembly);
-    Demand demand = demand(design, supply);
+    Floor floor = floor(design, supply);
+    Demand demand = demand(design, supply, lowest(design, supply, floor));
     double hottest = design.duty().surroundings().hottestInUse();
     FuseClass kind = design.guard().fuse().map(Fuse::kind).orElse(FuseClass.BOLT_DOWN);
     double share = share(supply, demand, design);
@@ -58,7 +59,7 @@ public record Chain(
             Fuse.smallestRating(
                 kind, share * demand.continuous(), share * demand.peak(), demand.peakDuration()),
             design.guard().wiring().wire().ampacity(hottest));
-    return new Chain(design, path, supply, demand, window, floor(design, supply));
+    return new Chain(design, path, supply, demand, window, floor);
   }
 
   /** The first pack's share of the continuous current at half charge, in the hottest air. */
@@ -145,9 +146,9 @@ public record Chain(
         design.pack().cell().temperatures().chargeLowest());
   }
 
-  private static Demand demand(Design design, Supply supply) {
+  private static Demand demand(Design design, Supply supply, double soc) {
     Moment hardest = design.duty().hardest();
-    LoadCurve curve = curve(design, supply, Demand.WINDOW);
+    LoadCurve curve = curve(design, supply, soc, Demand.WINDOW);
     double tenSeconds = curve.heaviest(TEN_SECONDS);
     return new Demand(
         curve.heaviest(Demand.WINDOW),
@@ -157,16 +158,35 @@ public record Chain(
   }
 
   /**
-   * Returns the currents of the duty; powers are turned into currents at half charge and the
-   * coldest in use.
+   * Returns the lowest state of charge at which the duty still runs, 0 to 1: where the hardest
+   * moment meets the lowest voltage, or what the cold puts out of reach; at most half. A power
+   * draws most current there.
+   */
+  public double lowest() {
+    return lowest(design, supply, floor);
+  }
+
+  private static double lowest(Design design, Supply supply, Floor floor) {
+    double cold = design.duty().surroundings().coldestInUse();
+    double beyond =
+        supply.branches().stream()
+            .mapToDouble(b -> 1 - b.circuit().reachable(cold))
+            .max()
+            .orElse(0);
+    return Math.min(MIDDLE, Math.max(floor.soc(), beyond));
+  }
+
+  /**
+   * Returns the currents of the duty; powers are turned into currents at the lowest charge at which
+   * it still runs and the coldest in use.
    *
    * @param longest the longest window that will be asked for, s
    */
   public LoadCurve curve(double longest) {
-    return curve(design, supply, longest);
+    return curve(design, supply, lowest(), longest);
   }
 
-  private static LoadCurve curve(Design design, Supply supply, double longest) {
+  private static LoadCurve curve(Design design, Supply supply, double soc, double longest) {
     double kelvin = design.duty().surroundings().coldestInUse();
     double most = design.duty().machine().peakCurrent();
     double back = design.guard().allowedRegeneration(design.duty().machine().regenerationCurrent());
@@ -177,7 +197,7 @@ public record Chain(
             switch (d) {
               case Load.Current c -> Math.clamp(c.amperes(), -back, most);
               case Load.Power p ->
-                  Math.clamp(supply.currentFor(p.watts(), MIDDLE, kelvin), -back, most);
+                  Math.clamp(supply.currentFor(p.watts(), soc, kelvin), -back, most);
             });
   }
 

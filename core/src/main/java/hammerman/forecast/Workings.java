@@ -137,8 +137,9 @@ public final class Workings {
             model("window", "what counts as continuous", Figures.duration(Demand.WINDOW)),
             computed(
                 "E",
-                "open-circuit voltage at half charge",
-                Figures.of(c.path().openCircuit(Chain.MIDDLE), Unit.VOLT, 1)),
+                "open-circuit voltage at the lowest charge at which the duty runs, "
+                    + Figures.of(c.lowest(), Unit.PERCENT, 0),
+                Figures.of(c.path().openCircuit(c.lowest()), Unit.VOLT, 1)),
             computed(
                 "R",
                 "resistance to the machine, 10 s",
@@ -149,7 +150,8 @@ public final class Workings {
                 Figures.of(f.design().duty().surroundings().coldestInUse(), Unit.CELSIUS, 0))),
         "quadratic of a source with resistance; window of the order of a cell's thermal time"
             + " constant",
-        "powers turned into currents at half charge; regeneration heats as discharge does",
+        "powers turned into currents at the lowest charge at which the duty runs; regeneration"
+            + " heats as discharge does",
         false);
   }
 
@@ -271,6 +273,6 @@ public final class Workings {
 
   private static double coldResistance(Chain c) {
     double cold = c.design().duty().surroundings().coldestInUse();
-    return c.path().cells(Chain.MIDDLE, cold, Path.Settling.TEN_SECONDS) + c.path().outside(cold);
+    return c.path().cells(c.lowest(), cold, Path.Settling.TEN_SECONDS) + c.path().outside(cold);
   }
 }

@@ -107,7 +107,7 @@ final class Watch {
           new Outcome.BmsCutOff(o.place(), state.lowestGroup(current), o.limit());
       case Outcome.MachineCutOut o ->
           new Outcome.MachineCutOut(state.machineVoltage(current), o.limit());
-      case Outcome.TooHot o -> new Outcome.TooHot(o.place(), state.temperature(), o.limit());
+      case Outcome.TooHot o -> o;
       case Outcome.Empty o -> o;
       case Outcome.OverCurrent o -> o;
       case Outcome.CannotDeliver o -> o;

@@ -105,8 +105,10 @@ class ChainTest {
   @Test
   void aSteadyLoadIsItsOwnContinuousCurrent() {
     Design steady = barrow.withDuty(barrow.duty().withTask(new Task.ByTime(480, 3600)));
-    double current = Chain.of(steady).demand().continuous();
-    double volts = chain.path().voltage(current, 0.5, 281.15, Path.Settling.TEN_SECONDS);
+    Chain c = Chain.of(steady);
+    double current = c.demand().continuous();
+    assertThat(c.lowest()).as("where the machine cuts out").isEqualTo(c.floor().soc());
+    double volts = c.path().voltage(current, c.lowest(), 281.15, Path.Settling.TEN_SECONDS);
     assertThat(current * volts).isCloseTo(480, within(1e-6));
   }
 
