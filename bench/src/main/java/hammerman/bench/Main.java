@@ -5,7 +5,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
  * Runs the measurements: {@code start}, {@code edit}, {@code sheet}, {@code log}, {@code store},
- * {@code kill}, {@code mutants}, {@code models}, {@code fit}; all without a name.
+ * {@code kill}, {@code mutants}, {@code engine}, {@code models}, {@code fit}; all without a name.
  */
 public final class Main {
   private Main() {}
@@ -32,6 +32,9 @@ public final class Main {
     }
     if (which.equals("mutants") || which.equals("all")) {
       MutantBench.run(args.length > 1 ? Integer.parseInt(args[1]) : 20_000);
+    }
+    if (which.equals("engine") || which.equals("all")) {
+      EngineBench.run();
     }
     if (which.equals("models") || which.equals("all")) {
       new Runner(new OptionsBuilder().include(ModelBench.class.getName()).build()).run();

@@ -14,6 +14,8 @@ import java.util.function.DoubleUnaryOperator;
  * measured ones. By temperature, in steps of 0.5 K from −30 to 80 °C, held outside: the factor of
  * resistance within 1e-9, the share of the capacity that can be reached exact.
  *
+ * <p>The two by state of charge have one grid, and so have the two by temperature.
+ *
  * @param openCircuit rested voltage, V, by state of charge; held below 0 and above 1
  * @param socFactor factor of resistance by state of charge, 1 in the middle
  * @param temperatureFactor factor of resistance against 25 °C by temperature, K

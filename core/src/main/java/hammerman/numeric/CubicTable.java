@@ -48,11 +48,28 @@ public final class CubicTable {
 
   /** Returns the function's value; beyond the ends the last cubic goes on. */
   public double value(double at) {
-    double u = (at - from) * perUnit;
+    double place = place(at);
+    int piece = piece(place);
+    return value(piece, place - piece);
+  }
+
+  /**
+   * Returns where an abscissa lies, counted in intervals from the first; the same for all tables of
+   * one range and number of parts, so that it need be found only once for several.
+   */
+  public double place(double at) {
+    return (at - from) * perUnit;
+  }
+
+  /** Returns the interval of a place. */
+  public int piece(double place) {
     // Clamping the whole number is a few times cheaper than clamping the other.
-    int k = Math.min(Math.max((int) u, 0), parts - 1);
-    double t = u - k;
-    int c = 4 * k;
+    return Math.min(Math.max((int) place, 0), parts - 1);
+  }
+
+  /** Returns the value in an interval, {@code t} from 0 to 1 along it. */
+  public double value(int piece, double t) {
+    int c = 4 * piece;
     return coefficients[c]
         + t * (coefficients[c + 1] + t * (coefficients[c + 2] + t * coefficients[c + 3]));
   }

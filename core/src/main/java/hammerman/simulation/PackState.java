@@ -68,6 +68,14 @@ final class PackState {
   /** Charge left in each group above what the temperature puts out of reach, A s. */
   private final double[] left;
 
+  /** The least of them. */
+  private double leastLeft;
+
+  /** Charge in all cells that are stepped, and how much they hold, A s. */
+  private double held;
+
+  private double holds;
+
   private final double[] kept;
 
   private double sourceSum;
@@ -123,6 +131,7 @@ final class PackState {
     for (int k = 0; k < cells; k++) {
       coulombs[k] = 3600 * population.capacity(k);
       perCoulomb[k] = 1 / coulombs[k];
+      holds += coulombs[k];
       r10[k] = population.resistance(k);
       joint[k] = population.joint(k);
       joints += joint[k] * groupWeight / (perGroup * cellWeight * perGroup);
@@ -141,14 +150,8 @@ final class PackState {
 
   /** Mean state of charge, each cell weighing by its capacity. */
   double soc() {
-    double sum = 0;
-    double all = 0;
-    for (int k = 0; k < cells; k++) {
-      sum += soc[k] * coulombs[k];
-      all += coulombs[k];
-    }
     // Rounding may leave the last of it a hair below nothing.
-    return Math.clamp(cells == 1 ? soc[0] : sum / all, 0, 1);
+    return Math.clamp(cells == 1 ? soc[0] : held / holds, 0, 1);
   }
 
   /** The highest state of charge of a cell. */
@@ -208,7 +211,8 @@ final class PackState {
   double lowestGroup(double current) {
     double lowest = Double.POSITIVE_INFINITY;
     for (int g = 0; g < groups; g++) {
-      lowest = Math.min(lowest, source[g] - current * behind[g]);
+      double volts = source[g] - current * behind[g];
+      lowest = volts < lowest ? volts : lowest;
     }
     return lowest;
   }
@@ -217,7 +221,8 @@ final class PackState {
   double highestGroup(double current) {
     double highest = Double.NEGATIVE_INFINITY;
     for (int g = 0; g < groups; g++) {
-      highest = Math.max(highest, source[g] - current * behind[g]);
+      double volts = source[g] - current * behind[g];
+      highest = volts > highest ? volts : highest;
     }
     return highest;
   }
@@ -266,16 +271,12 @@ final class PackState {
 
   /** Whether a group has nothing more to give at its present temperature. */
   boolean isEmpty() {
-    return timeToEmpty(1) <= 0;
+    return leastLeft <= 0;
   }
 
   /** Time until a group is empty at a pack current, s; infinite unless discharging. */
   double timeToEmpty(double current) {
-    double least = Double.POSITIVE_INFINITY;
-    for (int g = 0; g < groups; g++) {
-      least = Math.min(least, left[g]);
-    }
-    return current > 0 ? Math.max(0, least) / current : Double.POSITIVE_INFINITY;
+    return current > 0 ? Math.max(0, leastLeft) / current : Double.POSITIVE_INFINITY;
   }
 
   /** Pack current that just fills the fullest cell in a time (s), A. */
@@ -363,6 +364,8 @@ final class PackState {
     CubicTable byTemperature = table.temperatureFactor();
     sourceSum = 0;
     behindSum = 0;
+    held = 0;
+    leastLeft = Double.POSITIVE_INFINITY;
     double warmest = Double.NEGATIVE_INFINITY;
     double coldest = Double.POSITIVE_INFINITY;
     double full = Double.NEGATIVE_INFINITY;
@@ -373,8 +376,11 @@ final class PackState {
       for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
         double z = soc[k];
         double t = kelvin[k];
-        double v = ocv.value(z);
-        double r = r10[k] * bySoc.value(z) * byTemperature.value(t);
+        double place = ocv.place(z);
+        int piece = ocv.piece(place);
+        double along = place - piece;
+        double v = ocv.value(piece, along);
+        double r = r10[k] * bySoc.value(piece, along) * byTemperature.value(t);
         double e = v - fast[k] - slow[k];
         double y = 1 / (CellCircuit.R0_SHARE * r + joint[k]);
         openCircuit[k] = v;
@@ -390,7 +396,9 @@ final class PackState {
       }
       source[g] = flow / conduct;
       behind[g] = 1 / (conduct * cellWeight);
+      held += charge;
       left[g] = charge * cellWeight;
+      leastLeft = Math.min(leastLeft, left[g]);
       sourceSum += source[g] * groupWeight;
       behindSum += behind[g] * groupWeight;
     }
@@ -403,12 +411,14 @@ final class PackState {
 
   /** What the cold puts out of reach is not left. */
   private void takeBeyondReach() {
+    leastLeft = Double.POSITIVE_INFINITY;
     for (int g = 0; g < groups; g++) {
       double beyond = 0;
       for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
         beyond += (1 - table.reachable().value(kelvin[k])) * coulombs[k];
       }
       left[g] -= beyond * cellWeight;
+      leastLeft = Math.min(leastLeft, left[g]);
     }
   }
 }
