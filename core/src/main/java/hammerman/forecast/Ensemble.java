@@ -3,7 +3,6 @@ package hammerman.forecast;
 import hammerman.chain.Chain;
 import hammerman.chain.Path;
 import hammerman.design.Design;
-import hammerman.duty.Load;
 import hammerman.pack.Pack;
 import hammerman.simulation.CellPopulation;
 import hammerman.simulation.Discharge;
@@ -37,9 +36,6 @@ public record Ensemble(List<Member> members) {
 
   /** How many a first picture is made of. */
   public static final int FIRST = 20;
-
-  /** No more than this goes on beyond the duty: so many times what the energy would allow. */
-  private static final double BEYOND = 2;
 
   private static final double STEP = 5;
 
@@ -100,7 +96,10 @@ public record Ensemble(List<Member> members) {
             + random.nextDouble() * (surroundings.hottestInUse() - surroundings.coldestInUse());
     CellPopulation cells = CellPopulation.drawn(pack, Tolerance.of(pack.lot()), random);
     Run run =
-        Discharge.of(chain, longer(f, load), chain.ceiling(), air).with(cells).withStep(STEP).run();
+        Discharge.of(chain, Forecast.longer(f, load), chain.ceiling(), air)
+            .with(cells)
+            .withStep(STEP)
+            .run();
     double weakest = Double.POSITIVE_INFINITY;
     double resistance = 0;
     double capacity = 0;
@@ -127,15 +126,5 @@ public record Ensemble(List<Member> members) {
     Path path = chain.path();
     double cells = path.cells(LOW, air, Path.Settling.TEN_SECONDS) * resistance;
     return path.openCircuit(LOW) - current * (cells + path.outside(air));
-  }
-
-  /** The duty's load by a factor, repeated well past the energy that there is. */
-  private static Load longer(Forecast f, double by) {
-    Load load = f.design().duty().task().load();
-    double used = Math.max(1e-3, f.chain().ceiling() - f.onward().endSoc());
-    double onward = f.onward().endTime() / load.roundDuration();
-    double longest = Math.max(1, Math.floor(Load.LONGEST / load.roundDuration()));
-    double rounds = Math.min(longest, Math.ceil(BEYOND * onward / used) + 1);
-    return load.withRounds((int) rounds).times(by);
   }
 }

@@ -53,6 +53,9 @@ public record Forecast(
     Circuit circuit,
     List<Finding> judgements) {
 
+  /** A load that is to end with the pack asks for so many times the energy there is. */
+  private static final double BEYOND = 2;
+
   /** Charge ceilings that are compared. */
   private static final List<Double> CEILINGS = List.of(1.0, 0.9, 0.8);
 
@@ -139,6 +142,16 @@ public record Forecast(
         .run();
   }
 
+  /** The duty's load by a factor, repeated well past the energy that there is. */
+  static Load longer(Forecast f, double by) {
+    Load load = f.design().duty().task().load();
+    double used = Math.max(1e-3, f.chain().ceiling() - f.onward().endSoc());
+    double onward = f.onward().endTime() / load.roundDuration();
+    double longest = Math.max(1, Math.floor(Load.LONGEST / load.roundDuration()));
+    double rounds = Math.min(longest, Math.ceil(BEYOND * onward / used) + 1);
+    return load.withRounds((int) rounds).times(by);
+  }
+
   /** The usual ceilings other than the chosen one. */
   private static List<CeilingLife> otherCeilings(Chain chain, Run duty) {
     double used = chain.ceiling() - duty.endSoc();
@@ -187,7 +200,7 @@ public record Forecast(
   }
 
   /** Cells at the end of their life: the capacity of its definition, the resistance of the law. */
-  private static Health worn(LifeForecast life) {
+  static Health worn(LifeForecast life) {
     double growth = life.resistanceGrowth().orElse(Health.WORN_RESISTANCE - 1);
     return new Health(Math.clamp(life.endOfLife(), 0.2, 1), Math.clamp(1 + growth, 1, 10));
   }

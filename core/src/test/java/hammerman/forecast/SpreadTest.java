@@ -64,6 +64,24 @@ class SpreadTest {
     return s.causes().stream().filter(c -> c.what() == what).findFirst().orElseThrow().share();
   }
 
+  /** Colder never goes farther, and worn cells never as far as new ones. */
+  @Test
+  void inColderAirTheSameLoadGoesOnLessLong() {
+    Forecast f = Forecast.of(BARROW);
+    AirSweep sweep = AirSweep.of(f);
+    assertThat(sweep.wanted()).isEqualTo(f.design().duty().task().load().duration());
+    assertThat(sweep.points().getFirst().air()).isCloseTo(253.15, within(1e-9));
+    assertThat(sweep.points().getLast().air()).isCloseTo(318.15, within(1e-9));
+    for (int k = 1; k < sweep.points().size(); k++) {
+      AirSweep.Point cold = sweep.points().get(k - 1);
+      AirSweep.Point warm = sweep.points().get(k);
+      assertThat(warm.fresh()).as("in %s K", warm.air()).isGreaterThanOrEqualTo(cold.fresh());
+      assertThat(warm.worn()).isGreaterThanOrEqualTo(cold.worn()).isLessThan(warm.fresh());
+    }
+    assertThat(sweep.points().getLast().fresh())
+        .isCloseTo(f.onward().endTime(), within(0.1 * f.onward().endTime()));
+  }
+
   /** Members whose time follows the air alone, in closed form. */
   @Test
   void percentilesAndSharesFollowTheirDefinitions() {

@@ -1,10 +1,13 @@
 package hammerman.app.station.forecast;
 
 import hammerman.app.control.FigureView;
+import hammerman.app.control.Views;
+import hammerman.app.job.Latest;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
 import hammerman.finding.Station;
+import hammerman.forecast.AirSweep;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
@@ -22,6 +25,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** The page of station Forecast: the headline figures, run trace, sag fan and life sheet. */
 public final class ForecastStation implements StationView {
@@ -30,6 +34,10 @@ public final class ForecastStation implements StationView {
   private final RunTrace trace = new RunTrace();
   private final SagFan sag = new SagFan();
   private final LifeSheet life = new LifeSheet();
+  private final AirSheet air = new AirSheet();
+  private final Views views = new Views();
+  private final Latest sweeps = new Latest("air-sweep");
+  private @Nullable Forecast forecast;
   private final GridPane days = new GridPane(10, 2);
   private final Label fullEffort = new Label();
   private final SpreadLine spread = new SpreadLine();
@@ -62,8 +70,16 @@ public final class ForecastStation implements StationView {
     below.setMinHeight(170);
     VBox.setVgrow(trace, Priority.ALWAYS);
     trace.setPrefHeight(330);
-    trace.setMinHeight(236);
-    page = new Page(Station.FORECAST, new VBox(6, row, days, spread, fullEffort, trace, below));
+    trace.setMinHeight(224);
+    VBox run = new VBox(6, trace, below);
+    VBox anyAir = new VBox(6, fullEffort, air);
+    VBox.setVgrow(air, Priority.ALWAYS);
+    air.setMinHeight(260);
+    views
+        .add("The run, sag and life", "run", run, () -> {})
+        .add("In any air", "air", anyAir, this::sweep);
+    VBox.setVgrow(views, Priority.ALWAYS);
+    page = new Page(Station.FORECAST, new VBox(6, row, days, spread, views), views);
   }
 
   @Override
@@ -88,6 +104,8 @@ public final class ForecastStation implements StationView {
     fullEffort.setText(fullEffort(f));
     showDays(f);
     spread.show(f);
+    forecast = f;
+    sweep();
     page.answer(answer(f));
   }
 
@@ -107,9 +125,19 @@ public final class ForecastStation implements StationView {
     The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
     the line is after 10 s. A dot below the cut-out is a moment that stops the machine.
 
+    “In any air” runs the same load from −20 to 45 °C, with new cells and with worn ones.
+
     Life is a band: 30 % of the loss either way. Press any figure to see how it came about, with its \
     source and the range in which it holds.\
     """;
+  }
+
+  /** Runs the load in every air, when that is looked at. */
+  private void sweep() {
+    Forecast f = forecast;
+    if (f != null && views.isShown("air")) {
+      sweeps.submit(() -> AirSweep.of(f), made -> air.show(f, made));
+    }
   }
 
   private void figure(Bench bench, String name, Headline headline) {

@@ -1,0 +1,85 @@
+package hammerman.app.station.forecast;
+
+import hammerman.app.picture.Pen;
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Plot;
+import hammerman.app.picture.Role;
+import hammerman.app.picture.Scale;
+import hammerman.forecast.AirSweep;
+import hammerman.forecast.Forecast;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** How long the same load goes on in any air, with new cells and with worn ones. */
+final class AirSheet extends Picture {
+  private record Shown(Forecast forecast, AirSweep sweep) {}
+
+  private @Nullable Shown shown;
+
+  AirSheet() {
+    super("How long the load goes on against the temperature of the air");
+    setId("air-sheet");
+  }
+
+  void show(Forecast forecast, AirSweep sweep) {
+    shown = new Shown(forecast, sweep);
+    redraw();
+  }
+
+  @Override
+  protected void paint(Pen pen, double width, double height) {
+    Shown s = shown;
+    if (s == null) {
+      return;
+    }
+    List<AirSweep.Point> points = s.sweep().points();
+    double longest = points.stream().mapToDouble(AirSweep.Point::fresh).max().orElse(0);
+    boolean hours = Math.max(longest, s.sweep().wanted()) > 2 * 3600;
+    double unit = hours ? 3600 : 60;
+    double top = 1.15 * Math.max(longest, s.sweep().wanted()) / unit;
+    Scale x =
+        new Scale(
+            Unit.CELSIUS.fromCore(points.getFirst().air()),
+            Unit.CELSIUS.fromCore(points.getLast().air()),
+            48,
+            width - 14);
+    Scale y = new Scale(0, top, height - 28, 28);
+    Plot plot =
+        new Plot(pen, x, y)
+            .vertical(hours ? "Until it ends, h" : "Until it ends, min")
+            .horizontal("Air, °C");
+    double[] air = points.stream().mapToDouble(p -> Unit.CELSIUS.fromCore(p.air())).toArray();
+    double[] fresh = points.stream().mapToDouble(p -> p.fresh() / unit).toArray();
+    double[] worn = points.stream().mapToDouble(p -> p.worn() / unit).toArray();
+    var use = s.forecast().design().duty().surroundings();
+    upright(pen, x, y, Unit.CELSIUS.fromCore(use.coldestInUse()), "coldest in use", true);
+    upright(pen, x, y, Unit.CELSIUS.fromCore(use.hottestInUse()), "hottest in use", false);
+    plot.curve(Role.COOL, 2.4, air, fresh);
+    plot.curve(Role.HOT, 1.6, air, worn);
+    plot.level(
+        Role.INK,
+        s.sweep().wanted() / unit,
+        "asked for, " + Figures.duration(s.sweep().wanted()),
+        true);
+    int last = air.length - 1;
+    pen.wordsBefore(Role.COOL, Pen.TEXT, x.to(), y.at(fresh[last]) - 12, "new cells");
+    String old =
+        "worn to "
+            + Figures.of(s.forecast().life().endOfLife(), Unit.PERCENT, 0)
+            + " of the capacity";
+    pen.wordsBefore(Role.HOT, Pen.TEXT, x.to(), y.at(worn[last]) + 14, old);
+  }
+
+  /** A dashed upright with its words at the foot, on the side away from the air in use. */
+  private static void upright(Pen pen, Scale x, Scale y, double at, String words, boolean before) {
+    pen.line(Role.RULE, 1, x.at(at), y.from(), x.at(at), y.to());
+    double level = y.from() - 10;
+    if (before == x.at(at) - x.from() > pen.width(Pen.TEXT, words) + 8) {
+      pen.wordsBefore(Role.SOFT, Pen.TEXT, x.at(at) - 6, level, words);
+    } else {
+      pen.words(Role.SOFT, Pen.TEXT, x.at(at) + 6, level, words);
+    }
+  }
+}

@@ -1,0 +1,51 @@
+package hammerman.forecast;
+
+import hammerman.cell.Health;
+import hammerman.simulation.Discharge;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The same load in any air: how long it goes on with new cells and with cells at the end of their
+ * life, from −20 to 45 °C or as far as the air in use reaches. The cells begin as warm as the air.
+ * Some 10 ms; with two packs the first alone.
+ *
+ * @param wanted time asked for, s
+ * @param points from the coldest air to the hottest
+ */
+public record AirSweep(double wanted, List<Point> points) {
+  private static final double COLDEST = 253.15;
+  private static final double HOTTEST = 318.15;
+  private static final double EVERY = 2.5;
+  private static final double STEP = 20;
+
+  /**
+   * One temperature of the air.
+   *
+   * @param air K
+   * @param fresh how long new cells go on, s
+   * @param worn how long cells at the end of their life go on, s
+   */
+  public record Point(double air, double fresh, double worn) {}
+
+  public AirSweep {
+    points = List.copyOf(points);
+  }
+
+  /** Runs the load of a forecast in every air. */
+  public static AirSweep of(Forecast f) {
+    var use = f.design().duty().surroundings();
+    double from = Math.min(COLDEST, use.coldestInUse());
+    double to = Math.max(HOTTEST, use.hottestInUse());
+    Health worn = Forecast.worn(f.life());
+    int parts = (int) Math.ceil((to - from) / EVERY);
+    List<Point> points = new ArrayList<>();
+    for (int k = 0; k <= parts; k++) {
+      double air = from + (to - from) * k / parts;
+      Discharge fresh =
+          Discharge.of(f.chain(), Forecast.longer(f, 1), f.chain().ceiling(), air).withStep(STEP);
+      points.add(new Point(air, fresh.run().endTime(), fresh.worn(worn).run().endTime()));
+    }
+    return new AirSweep(f.design().duty().task().load().duration(), points);
+  }
+}
