@@ -241,7 +241,7 @@ final class Walk {
   private void night() {
     frame.showJudgements();
     frame.setTheme(Theme.NIGHT);
-    frame.go(Station.FORECAST);
+    frame.go(Station.FORECAST, "air");
   }
 
   private void add(String name, Runnable go) {

@@ -164,7 +164,7 @@ final class RunWorkings {
     return new Derivation(
         "Charge ceiling",
         Figures.of(f.chain().ceiling(), Unit.PERCENT, 0),
-        "z = OCV⁻¹( V_set / S )",
+        "z = OCV⁻¹( V_set / S − I_end (R_settled / P + R_outer / S) )",
         List.of(
             yours(
                 "V_set",
@@ -174,9 +174,18 @@ final class RunWorkings {
             computed(
                 "V_set / S",
                 "per cell",
-                Figures.of(f.design().chargeVoltagePerCell(), Unit.VOLT, 3))),
+                Figures.of(f.design().chargeVoltagePerCell(), Unit.VOLT, 3)),
+            model(
+                "I_end",
+                "current at which the charger ends",
+                Figures.of(
+                    ChargePlan.TAPER_END * f.design().guard().charge().current(), Unit.AMPERE)),
+            yours(
+                "T",
+                "charging, for the resistances",
+                Figures.of(f.chain().chargingAir(), Unit.CELSIUS, 0))),
         "rested voltage curve typical for " + cell(f).chemistry().label(),
-        "after a full taper, 25 °C",
+        "at the end of the taper, cells settled",
         false);
   }
 
