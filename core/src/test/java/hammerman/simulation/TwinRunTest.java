@@ -87,6 +87,20 @@ class TwinRunTest {
     assertThat(longer.second().charge()).isGreaterThan(5);
   }
 
+  /** The BMS of one of two packs opens on the same current, after the same delay, as alone. */
+  @Test
+  void aBmsOfOneOfTwoPacksTripsOnOverCurrentAsItWouldAlone() {
+    Design touchy = Samples.withBms(barrow, b -> b.withTrip(10, 5));
+    Load load = Load.current(30, 60);
+    Run alone = Discharge.of(Chain.of(touchy), load, 1, 298.15).run();
+    TwinRun two = TwinRun.of(Chain.of(touchy), Samples.second(Joining.PARALLEL), load);
+    assertThat(alone.outcome().key()).isEqualTo("overCurrentTrip");
+    assertThat(alone.endTime()).isCloseTo(5, within(1e-6));
+    assertThat(two.first().peak()).isGreaterThan(10);
+    assertThat(two.first().openedAt()).isCloseTo(5, within(1e-6));
+    assertThat(two.second().peak()).as("then the other carries all").isCloseTo(30, within(0.1));
+  }
+
   @Test
   void twoEqualPacksInParallelAreOneOfTwiceTheWidth() {
     SecondPack equal = new SecondPack(barrow.pack(), barrow.guard(), Joining.PARALLEL, 1, 1);

@@ -55,7 +55,8 @@ final class LibraryView extends StackPane {
             .withTicks("Compare", c -> "compare-" + c.id(), new Compared())
             .withRows(c -> "cell-" + c.id(), LibraryView::spoken)
             .onPick(c -> bench.session().editDesign("Cell", Station.CELL, d -> d.withCell(c)));
-    table.setMinSize(618, 240);
+    table.setMinSize(606, 240);
+    table.setPrefWidth(606);
     name.getStyleClass().add("question");
     facts.setVgap(2);
     VBox.setVgrow(curve, Priority.ALWAYS);
@@ -68,7 +69,7 @@ final class LibraryView extends StackPane {
     caution.getStyleClass().add("caution");
     caution.setMinHeight(Label.USE_PREF_SIZE);
     VBox chosen = new VBox(8, name, facts, curve, caution);
-    chosen.setMinWidth(240);
+    chosen.setMinWidth(278);
     getChildren().add(new Beside(table, chosen));
     bench.session().shelf().cellsProperty().addListener((o, was, is) -> refresh());
   }
@@ -135,7 +136,7 @@ final class LibraryView extends StackPane {
 
   private List<Column<CellType>> columns() {
     return List.of(
-        Column.words("Cell", 160, CellType::name),
+        Column.words("Cell", 156, CellType::name),
         Column.words("Chem.", 52, c -> c.chemistry().label()),
         Column.figures(
             "Ah",
