@@ -59,11 +59,11 @@ final class EngineBench {
       }
       double days = (System.nanoTime() - began) / 1e6;
       began = System.nanoTime();
-      Ensemble.NONE.grown(f, Ensemble.ENOUGH);
+      Ensemble.NONE.grown(f, Ensemble.enough(f));
       double ensemble = (System.nanoTime() - began) / 1e6;
       System.out.printf(
           "four days, every cell: %.0f ms on one core; %d members: %.0f ms%n",
-          days, Ensemble.ENOUGH, ensemble);
+          days, Ensemble.enough(f), ensemble);
     }
   }
 

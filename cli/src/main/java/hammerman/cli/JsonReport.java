@@ -43,7 +43,12 @@ final class JsonReport {
     root.set("thermal", thermal(f));
     root.set("charge", charge(f));
     root.set("life", life(f.life()));
-    root.set("spread", spread(f, Spread.of(Ensemble.NONE.grown(f, DRAWN))));
+    int drawn = Math.min(DRAWN, Ensemble.enough(f));
+    if (drawn > 0) {
+      root.set("spread", spread(f, Spread.of(Ensemble.NONE.grown(f, drawn))));
+    } else {
+      root.putNull("spread");
+    }
     root.set("judgements", list(project, f));
     return text(root);
   }

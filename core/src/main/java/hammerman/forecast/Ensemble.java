@@ -32,7 +32,10 @@ public record Ensemble(List<Member> members) {
   static final double LOAD = 0.10;
 
   /** How many members are enough for a band. */
-  public static final int ENOUGH = 200;
+  private static final int ENOUGH = 200;
+
+  /** So many cells and steps are drawn at most, some 3 s on two processors. */
+  private static final double MOST_STEPS = 1e8;
 
   /** How many a first picture is made of. */
   public static final int FIRST = 20;
@@ -71,6 +74,16 @@ public record Ensemble(List<Member> members) {
 
   public Ensemble {
     members = List.copyOf(members);
+  }
+
+  /**
+   * Returns how many members of the design that a forecast is of may be drawn, 0 to 200; none where
+   * fewer than {@value #FIRST} would take too long, as of a pack that goes on for weeks.
+   */
+  public static int enough(Forecast f) {
+    double each = f.onward().endTime() / STEP * f.design().pack().cells();
+    int many = (int) Math.min(ENOUGH, MOST_STEPS / Math.max(1, each));
+    return many < FIRST ? 0 : many;
   }
 
   /** Returns the ensemble with some more members of the design that a forecast is of. */

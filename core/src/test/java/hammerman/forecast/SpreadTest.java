@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
 import hammerman.design.Design;
+import hammerman.duty.Task;
 import hammerman.forecast.Ensemble.Member;
 import hammerman.forecast.Spread.What;
 import hammerman.pack.Lot;
@@ -62,6 +63,14 @@ class SpreadTest {
 
   private static double share(Spread s, What what) {
     return s.causes().stream().filter(c -> c.what() == what).findFirst().orElseThrow().share();
+  }
+
+  /** A pack that goes on for a month is not run two hundred times. */
+  @Test
+  void packsAreDrawnOnlyWhereThatDoesNotTakeTooLong() {
+    assertThat(Ensemble.enough(Forecast.of(BARROW))).isEqualTo(200);
+    Design month = BARROW.withDuty(BARROW.duty().withTask(new Task.ByTime(1.2, 20 * 86_400.0)));
+    assertThat(Ensemble.enough(Forecast.of(month))).isZero();
   }
 
   /** Colder never goes farther, and worn cells never as far as new ones. */

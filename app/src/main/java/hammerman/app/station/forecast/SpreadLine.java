@@ -40,17 +40,23 @@ final class SpreadLine extends Label {
       return;
     }
     of = f;
+    int enough = Ensemble.enough(f);
+    if (enough == 0) {
+      drawing.cancel();
+      setText("It goes on for too long to draw packs and run each, cell by cell.");
+      return;
+    }
     setText("Packs are drawn to see how far this may vary …");
-    drawing.whenQuiet(QUIET, () -> more(f, Ensemble.NONE, Ensemble.FIRST));
+    drawing.whenQuiet(QUIET, () -> more(f, Ensemble.NONE, enough));
   }
 
-  private void more(Forecast f, Ensemble before, int by) {
+  private void more(Forecast f, Ensemble before, int enough) {
     drawing.submit(
-        () -> before.grown(f, by),
+        () -> before.grown(f, Math.min(Ensemble.FIRST, enough - before.members().size())),
         now -> {
           setText(sentence(f, Spread.of(now)));
-          if (now.members().size() < Ensemble.ENOUGH) {
-            more(f, now, Ensemble.FIRST);
+          if (now.members().size() < enough) {
+            more(f, now, enough);
           }
         },
         e -> setText("How far this may vary could not be worked out: " + Latest.inWords(e) + "."));
