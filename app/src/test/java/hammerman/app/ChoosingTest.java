@@ -415,6 +415,6 @@ class ChoosingTest extends AtTheDesk {
   }
 
   private String rail() {
-    return String.join(" ", texts("#rail-list"));
+    return String.join(" ", texts("#rail-list")).replace('\u00a0', ' ');
   }
 }

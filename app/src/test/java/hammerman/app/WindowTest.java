@@ -209,9 +209,10 @@ class WindowTest extends AtTheDesk {
     return Desk.fx(
         () ->
             String.join(
-                " ",
-                desk.stage.getScene().lookup("#rail-list").lookupAll(".label").stream()
-                    .map(n -> ((Labeled) n).getText())
-                    .toList()));
+                    " ",
+                    desk.stage.getScene().lookup("#rail-list").lookupAll(".label").stream()
+                        .map(n -> ((Labeled) n).getText())
+                        .toList())
+                .replace('\u00a0', ' '));
   }
 }

@@ -3,6 +3,9 @@ package hammerman.unit;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.Arrays;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Writes figures: three significant digits by default, a real minus, a space before the unit. */
 public final class Figures {
@@ -119,7 +122,23 @@ public final class Figures {
     return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
   }
 
+  /** Returns a sentence in which no line can end between a figure and its unit. */
+  public static String unbroken(String sentence) {
+    return Unbroken.SPACE.matcher(sentence).replaceAll("\u00a0");
+  }
+
   private static String minus(String text) {
     return text.startsWith("-") ? "−" + text.substring(1) : text;
+  }
+
+  /** The spaces between figures and units; made when first asked for. */
+  private static final class Unbroken {
+    static final Pattern SPACE =
+        Pattern.compile(
+            Arrays.stream(Unit.values())
+                .map(Unit::symbol)
+                .filter(symbol -> !symbol.isEmpty())
+                .map(Pattern::quote)
+                .collect(Collectors.joining("|", "(?<=\\d) (?=(?:", ")(?![\\p{L}\\d]))")));
   }
 }

@@ -52,4 +52,12 @@ class FiguresTest {
     assertThatThrownBy(() -> Valid.range("Mass", Double.NaN, 0, 1, Unit.KILOGRAM))
         .hasMessageContaining("not a number");
   }
+
+  @Test
+  void noLineEndsBetweenFigureAndUnit() {
+    assertThat(Figures.unbroken("Below 15 % it draws 55.0 A for 12 s, at 8 °C by 5 Ah and 3 cells"))
+        .isEqualTo(
+            "Below 15\u00a0% it draws 55.0\u00a0A for 12\u00a0s, at 8\u00a0°C by 5\u00a0Ah and 3"
+                + " cells");
+  }
 }

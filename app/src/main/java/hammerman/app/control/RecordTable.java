@@ -60,7 +60,7 @@ public final class RecordTable<T> extends VBox {
    * A column.
    *
    * @param head its name, with the unit
-   * @param width px
+   * @param width px that its words need; it is never less
    * @param text of a row in it
    * @param order of the rows when its head is pressed
    * @param figure whether it holds figures, which stand at the right
@@ -222,7 +222,7 @@ public final class RecordTable<T> extends VBox {
   private TableColumn<T, String> column(Column<T> c) {
     TableColumn<T, String> column = new TableColumn<>(c.head());
     column.setPrefWidth(c.width());
-    column.setMinWidth(Math.min(40, c.width()));
+    column.setMinWidth(c.width());
     column.setCellValueFactory(
         row -> new ReadOnlyStringWrapper(c.text().apply(row.getValue())).getReadOnlyProperty());
     column.setCellFactory(made -> new Words<>(c));

@@ -47,6 +47,7 @@ final class Notices extends VBox {
   }
 
   private HBox notice(Label words, Answer... answers) {
+    words.setWrapText(true);
     words.setMaxWidth(Double.MAX_VALUE);
     words.setMinHeight(Region.USE_PREF_SIZE);
     HBox.setHgrow(words, Priority.ALWAYS);

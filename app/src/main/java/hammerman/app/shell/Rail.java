@@ -12,6 +12,7 @@ import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.project.Project;
 import hammerman.remedy.Remedy;
+import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -342,7 +343,7 @@ final class Rail extends VBox {
   }
 
   private static Label text(String words, String style) {
-    Label label = new Label(words);
+    Label label = new Label(Figures.unbroken(words));
     label.getStyleClass().add(style);
     label.setWrapText(true);
     label.setMinHeight(Region.USE_PREF_SIZE);

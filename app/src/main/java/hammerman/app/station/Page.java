@@ -2,6 +2,7 @@ package hammerman.app.station;
 
 import hammerman.app.control.Views;
 import hammerman.finding.Station;
+import hammerman.unit.Figures;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -60,7 +61,7 @@ public final class Page extends VBox {
 
   /** Shows the answer to the station's question. */
   public void answer(String sentence) {
-    answer.setText(sentence);
+    answer.setText(Figures.unbroken(sentence));
   }
 
   /** Returns a section heading. */

@@ -55,8 +55,8 @@ final class LibraryView extends StackPane {
             .withTicks("Compare", c -> "compare-" + c.id(), new Compared())
             .withRows(c -> "cell-" + c.id(), LibraryView::spoken)
             .onPick(c -> bench.session().editDesign("Cell", Station.CELL, d -> d.withCell(c)));
-    table.setMinSize(606, 240);
-    table.setPrefWidth(606);
+    table.setMinSize(612, 240);
+    table.setPrefWidth(612);
     name.getStyleClass().add("question");
     facts.setVgap(2);
     VBox.setVgrow(curve, Priority.ALWAYS);
@@ -136,21 +136,21 @@ final class LibraryView extends StackPane {
 
   private List<Column<CellType>> columns() {
     return List.of(
-        Column.words("Cell", 156, CellType::name),
-        Column.words("Chem.", 52, c -> c.chemistry().label()),
+        Column.words("Cell", 158, CellType::name),
+        Column.words("Chem.", 54, c -> c.chemistry().label()),
         Column.figures(
             "Ah",
-            52,
+            48,
             c -> Figures.fixed(c.capacity(), 2),
             Comparator.comparingDouble(c -> -c.capacity())),
         Column.figures(
             "mΩ",
-            44,
+            42,
             c -> Figures.compact(c.r10() * 1e3),
             Comparator.comparingDouble(CellType::r10)),
         Column.figures(
             "A cont/10 s",
-            80,
+            78,
             c ->
                 Figures.plain(c.currents().continuous()) + "/" + Figures.plain(c.currents().peak()),
             Comparator.comparingDouble(c -> -c.currents().continuous())),
@@ -164,7 +164,7 @@ final class LibraryView extends StackPane {
             52,
             c -> Figures.fixed(c.price(), 2),
             Comparator.comparingDouble(CellType::price)),
-        Column.words("These counts", 96, this::verdict).styled(this::verdictStyle));
+        Column.words("These counts", 90, this::verdict).styled(this::verdictStyle));
   }
 
   private String verdict(CellType c) {

@@ -90,6 +90,7 @@ final class RunsView extends StackPane {
     said.setId("runs-said");
     said.getStyleClass().add("answer");
     said.setMinHeight(Region.USE_PREF_SIZE);
+    said.managedProperty().bind(said.textProperty().isNotEmpty());
     VBox list = new VBox(6, table, new HBox(8, reason, strike), said);
     VBox.setVgrow(table, Priority.ALWAYS);
     VBox.setVgrow(picture, Priority.ALWAYS);
