@@ -241,7 +241,7 @@ final class Walk {
   private void night() {
     frame.showJudgements();
     frame.setTheme(Theme.NIGHT);
-    frame.go(Station.FORECAST, "air");
+    frame.go(Station.FORECAST, "cells");
   }
 
   private void add(String name, Runnable go) {

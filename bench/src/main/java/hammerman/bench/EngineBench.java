@@ -1,9 +1,11 @@
 package hammerman.bench;
 
 import hammerman.cell.CellCircuit;
+import hammerman.chain.Layout;
 import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.forecast.Ensemble;
+import hammerman.forecast.EveryCell;
 import hammerman.forecast.Forecast;
 import hammerman.pack.Lot;
 import hammerman.pack.Pack;
@@ -47,6 +49,7 @@ final class EngineBench {
           pack.cells(), floor, engine, engine / floor, 1e3 / engine);
     }
     Forecast f = Forecast.of(barrow);
+    inPlace(f);
     for (int k = 0; k < REPEATS; k++) {
       long began = System.nanoTime();
       for (Day day : f.days()) {
@@ -65,6 +68,41 @@ final class EngineBench {
           "four days, every cell: %.0f ms on one core; %d members: %.0f ms%n",
           days, Ensemble.enough(f), ensemble);
     }
+  }
+
+  /** Every cell in its place, on one core; and the four days on all. */
+  private static void inPlace(Forecast f) {
+    Design design = f.design();
+    Layout.Solved layout = f.layout().flatMap(Layout::solved).orElseThrow();
+    double each = Double.POSITIVE_INFINITY;
+    double whole = Double.POSITIVE_INFINITY;
+    double first = Double.POSITIVE_INFINITY;
+    for (int k = 0; k < REPEATS + WARM; k++) {
+      long began = System.nanoTime();
+      Run run =
+          Discharge.of(
+                  f.chain(),
+                  design.duty().task().load(),
+                  f.chain().ceiling(),
+                  design.duty().surroundings().hottestInUse())
+              .inPlace(design, layout)
+              .withStep(5)
+              .run();
+      each =
+          Math.min(
+              each,
+              (System.nanoTime() - began) / (double) run.trace().size() / design.pack().cells());
+      began = System.nanoTime();
+      EveryCell.of(f);
+      whole = Math.min(whole, (System.nanoTime() - began) / 1e6);
+      began = System.nanoTime();
+      Forecast.of(design);
+      first = Math.min(first, (System.nanoTime() - began) / 1e6);
+    }
+    System.out.printf(
+        "in place, %d cells: %.0f ns a cell and step, %.1f M/s; four days %.0f ms on all cores; a"
+            + " forecast with its quick days %.0f ms%n",
+        design.pack().cells(), each, 1e3 / each, whole, first);
   }
 
   private static int steps(Pack pack) {

@@ -3,6 +3,7 @@ package hammerman.cli;
 import hammerman.chain.SagPoint;
 import hammerman.finding.Finding;
 import hammerman.forecast.Ensemble;
+import hammerman.forecast.EveryCell;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Spread;
 import hammerman.forecast.Thermal;
@@ -12,14 +13,18 @@ import hammerman.project.Project;
 import hammerman.project.Shipped;
 import hammerman.remedy.Remedy;
 import hammerman.search.Search;
+import hammerman.simulation.CellTrace;
 import hammerman.simulation.Day;
 import hammerman.simulation.Run;
 import hammerman.unit.Unit;
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -38,7 +43,9 @@ final class JsonReport {
     ObjectNode root = NODES.objectNode();
     root.set("pack", pack(f.design().pack()));
     root.set("duty", duty(f.duty()));
-    root.set("days", days(f));
+    Optional<EveryCell> inPlace = EveryCell.of(f);
+    root.set("days", days(inPlace.map(EveryCell::days).orElse(f.days())));
+    root.set("cells", inPlace.<JsonNode>map(JsonReport::cells).orElse(NODES.nullNode()));
     root.set("sag", sag(f));
     root.set("thermal", thermal(f));
     root.set("charge", charge(f));
@@ -133,9 +140,9 @@ final class JsonReport {
         : node.putNull("distance_km");
   }
 
-  private static ArrayNode days(Forecast f) {
+  private static ArrayNode days(List<Day> days) {
     ArrayNode list = NODES.arrayNode();
-    for (Day d : f.days()) {
+    for (Day d : days) {
       Run run = d.run();
       list.add(
           NODES
@@ -153,9 +160,35 @@ final class JsonReport {
               .put(
                   "peakTemperature_C",
                   figure(Unit.CELSIUS.fromCore(run.extremes().peakTemperature())))
-              .put("where", "every cell"));
+              .put("where", d.where().words()));
     }
     return list;
+  }
+
+  /** What each group and cell goes through on each day. */
+  private static ArrayNode cells(EveryCell inPlace) {
+    ArrayNode list = NODES.arrayNode();
+    for (Day d : inPlace.days()) {
+      CellTrace c = d.run().cells().orElseThrow();
+      ObjectNode node = NODES.objectNode().put("day", d.kind().key());
+      node.set(
+          "hottest",
+          extreme(c.hottest())
+              .put("temperature_C", figure(Unit.CELSIUS.fromCore(c.hottest().value()))));
+      node.set("lowest", extreme(c.lowest()).put("voltage_V", figure(c.lowest().value())));
+      list.add(
+          node.put("groupsApart_V", figure(c.apart())).put("chargeApart", figure(c.socApart())));
+    }
+    return list;
+  }
+
+  /** Groups are counted from 1 at the negative end, cells from 1 within their group. */
+  private static ObjectNode extreme(CellTrace.Extreme e) {
+    return NODES
+        .objectNode()
+        .put("group", e.place().group() + 1)
+        .put("cell", e.place().cell() + 1)
+        .put("time_s", figure(e.time()));
   }
 
   private static ObjectNode spread(Forecast f, Spread s) {

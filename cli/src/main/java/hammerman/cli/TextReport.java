@@ -3,6 +3,7 @@ package hammerman.cli;
 import hammerman.chain.SagPoint;
 import hammerman.finding.Finding;
 import hammerman.finding.Severity;
+import hammerman.forecast.EveryCell;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
@@ -13,6 +14,7 @@ import hammerman.search.Search;
 import hammerman.simulation.Day;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -39,9 +41,11 @@ final class TextReport {
     line(text, "Capacity", figure(Headline.CAPACITY, f) + ", " + figure(Headline.ENERGY, f));
     line(text, "Mass, cells", figure(Headline.MASS, f) + ", " + figure(Headline.COST, f));
     line(text, "Duty", outcome(f) + " after " + figure(Headline.DUTY_TIME, f));
-    for (Day d : f.days()) {
+    Optional<EveryCell> inPlace = EveryCell.of(f);
+    for (Day d : inPlace.map(EveryCell::days).orElse(f.days())) {
       line(text, d.kind().label(), Figures.of(d.air(), Unit.CELSIUS, 0) + ": " + d.outcome());
     }
+    inPlace.ifPresent(c -> line(text, "Cells, hottest day", c.words(Day.Kind.HOTTEST)));
     line(text, "Until it ends", figure(Headline.RUN_TIME, f) + range(f));
     line(text, "Hottest", figure(Headline.PEAK_TEMPERATURE, f));
     line(text, "Charge", figure(Headline.CHARGE_TIME, f));

@@ -124,9 +124,7 @@ public record Chain(
     ChargePlan plan = design.guard().charge();
     double last = ChargePlan.TAPER_END * plan.current();
     double kelvin = chargingAir();
-    double outer =
-        path.assembly().stripResistance(kelvin)
-            + design.guard().protection().bms().map(Bms::resistance).orElse(0.0);
+    double outer = path.assembly().stripResistance(kelvin) + design.guard().chargingPath();
     double volts = design.chargeVoltagePerCell() - last * outer / design.pack().series();
     double each = last / design.pack().parallel();
     double soc = path.circuit().socAt(volts);

@@ -71,6 +71,7 @@ public record Layout(FitPlan plan, Arrangement arrangement, Optional<Network> co
           network,
           design.pack().cell(),
           new CellCircuit(design.pack().cell()).settled(Chain.MIDDLE, hottest),
+          design.guard().inBox(hottest),
           hottest,
           layout.plan().filling(),
           design.pack().cooling(),

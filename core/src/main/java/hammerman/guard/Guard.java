@@ -84,6 +84,20 @@ public record Guard(
         + protection.inDischargePath().map(Bms::resistance).orElse(0.0);
   }
 
+  /**
+   * Returns the resistance of what carries the pack's current inside its box besides cells and
+   * strips, Ω: the BMS in the discharge path and its lead to the pack.
+   */
+  public double inBox(double kelvin) {
+    return wiring.resistance(wiring.leads().bmsToPack(), kelvin)
+        + protection.inDischargePath().map(Bms::resistance).orElse(0.0);
+  }
+
+  /** Returns the resistance of what a charge passes between the charger and the strips, Ω. */
+  public double chargingPath() {
+    return protection.bms().map(Bms::resistance).orElse(0.0);
+  }
+
   /** Returns the resistance from the switch to the machine and back, Ω. */
   public double shared(double kelvin) {
     return wiring.resistance(wiring.leads().shared(), kelvin)

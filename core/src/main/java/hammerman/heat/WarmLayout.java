@@ -10,7 +10,9 @@ import hammerman.interconnect.Network;
 import hammerman.pack.Contact;
 import hammerman.pack.Cooling;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * A layout as it warms: one thermal node for each cell and one for each box, C dT/dt = heat + Σ G
@@ -19,8 +21,9 @@ import java.util.List;
  * <p>Heat of a cell is its share of the current squared times its resistance; half of a piece of
  * strip's heat goes to either cell it sits on. A box has no heat capacity of its own; cells at the
  * rim see it through their open sides, all through the ends that no other layer covers. Layers
- * exchange heat end to end. Neglected: reversible heat, heat from box to box, and that warmer cells
- * of a group have a lower resistance than their neighbours.
+ * exchange heat end to end. What else gets warm in the box, as a BMS does, warms its air.
+ * Neglected: reversible heat, heat from box to box, and that warmer cells of a group have a lower
+ * resistance than their neighbours.
  *
  * @param boxes what the cells stand in
  * @param placing where cells stand
@@ -29,6 +32,7 @@ import java.util.List;
  * @param network currents at any current of the pack; shares hold for every other
  * @param cell the cell type
  * @param resistance of one cell as it makes heat, Ω; an effort's factors are over it
+ * @param inBox resistance of what else carries the pack's current in the box of the first group, Ω
  * @param air temperature, K
  * @param filling what lies between
  * @param cooling how the box sheds heat
@@ -43,6 +47,7 @@ public record WarmLayout(
     Network network,
     CellType cell,
     double resistance,
+    double inBox,
     double air,
     Filling filling,
     Cooling cooling,
@@ -65,7 +70,19 @@ public record WarmLayout(
 
   /** Returns the heat shed per kelvin above the air if all cells are equally warm, W/K. */
   public double conductance() {
-    return new Stepper(this, cellShares(), strapShares()).conductance();
+    return network(order()).conductance();
+  }
+
+  /** Returns the place of each cell, group by group. */
+  public int[] order() {
+    return IntStream.range(0, grouping.series())
+        .flatMap(g -> Arrays.stream(grouping.members(g)))
+        .toArray();
+  }
+
+  /** Returns the way that heat takes between cells and out, the cells numbered by this order. */
+  public ThermalNetwork network(int[] order) {
+    return new ThermalNetwork(this, order);
   }
 
   /** Heat of each cell over the pack's current squared, Ω. */

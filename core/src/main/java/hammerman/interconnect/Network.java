@@ -3,29 +3,19 @@ package hammerman.interconnect;
 import hammerman.fit.Arrangement;
 import hammerman.fit.Container;
 import hammerman.fit.Grouping;
-import hammerman.fit.Placing;
-import hammerman.fit.Point;
 import hammerman.pack.Conductors;
 import hammerman.pack.Strip;
-import hammerman.pack.TakeOff;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.ejml.data.DMatrixRMaj;
-import org.ejml.data.DMatrixSparseCSC;
-import org.ejml.data.DMatrixSparseTriplet;
-import org.ejml.interfaces.linsol.LinearSolverSparse;
-import org.ejml.ops.DConvertMatrixStruct;
-import org.ejml.sparse.FillReducing;
-import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
 
 /**
  * The currents of a layout: every cell a source behind its resistance and two contacts, every
  * touching pair that a plate joins a piece of strip, links where groups do not touch, the leads
- * taken off at the end groups. Kirchhoff's node equations, solved by sparse Cholesky; nodes are
- * numbered group by group, which keeps the factor narrow.
+ * taken off at the end groups. Kirchhoff's node equations, solved by sparse Cholesky.
  *
  * <p>All cells have the same rested voltage and resistance, so every current is in proportion to
  * the pack's. Neglected: the resistance across the width of a strip, and of the cell's own can.
@@ -105,8 +95,9 @@ public record Network(
       double current,
       double kelvin) {
     Pieces conducting = Pieces.of(boxes, arrangement, grouping, led, usual);
-    return new Solver(
-            boxes, arrangement.placing(), grouping, conducting, led, cellResistance, kelvin)
+    NodeEquations equations =
+        new NodeEquations(boxes, arrangement.placing(), grouping, conducting, led, kelvin);
+    return new Solver(conducting, equations, grouping, cellResistance, led.joint().contact())
         .solve(current);
   }
 
@@ -151,146 +142,53 @@ public record Network(
         + links.stream().mapToDouble(Segment::heat).sum();
   }
 
-  /** The node equations under way. */
   private static final class Solver {
-    private final List<Container> boxes;
-    private final Placing placing;
-    private final Grouping grouping;
     private final Pieces conducting;
-    private final Conductors led;
+    private final NodeEquations equations;
+    private final Grouping grouping;
     private final double cellResistance;
+    private final double contact;
     private final double branchConductance;
-    private final double kelvin;
-    private final int[] order;
-    private final int[] position;
-    private final int cells;
 
     Solver(
-        List<Container> boxes,
-        Placing placing,
-        Grouping grouping,
         Pieces conducting,
-        Conductors led,
+        NodeEquations equations,
+        Grouping grouping,
         double cellResistance,
-        double kelvin) {
-      this.boxes = boxes;
-      this.placing = placing;
-      this.grouping = grouping;
+        double contact) {
       this.conducting = conducting;
-      this.led = led;
+      this.equations = equations;
+      this.grouping = grouping;
       this.cellResistance = cellResistance;
-      this.branchConductance = 1 / (cellResistance + 2 * led.joint().contact());
-      this.kelvin = kelvin;
-      position = new int[grouping.places()];
-      order = new int[grouping.series() * grouping.parallel()];
-      int n = 0;
-      for (int g = 0; g < grouping.series(); g++) {
-        for (int k : grouping.members(g)) {
-          position[k] = n;
-          order[n++] = k;
-        }
-      }
-      cells = n;
-    }
-
-    /** Node of a cell's negative or positive end. */
-    private int node(int place, boolean positive) {
-      return 2 * position[place] + (positive ? 1 : 0);
+      this.contact = contact;
+      branchConductance = 1 / (cellResistance + 2 * contact);
     }
 
     Network solve(double current) {
-      int n = 2 * cells;
-      DMatrixSparseTriplet triplet = new DMatrixSparseTriplet(n, n, 8 * n);
-      double[] diagonal = new double[n];
-      for (Pieces.Piece p : conducting.pieces()) {
-        add(triplet, diagonal, p);
-      }
-      for (Pieces.Piece p : conducting.links()) {
-        add(triplet, diagonal, p);
-      }
-      double[] injected = new double[n];
+      int cells = equations.cells();
+      double[] conducts = new double[cells];
+      Arrays.fill(conducts, branchConductance);
+      equations.factor(conducts);
+      double[] injected = equations.drawn(current);
       for (int k = 0; k < cells; k++) {
-        add(triplet, diagonal, 2 * k, 2 * k + 1, branchConductance);
         // A source of 1 V behind the resistance, as a current between its ends.
         injected[2 * k + 1] += branchConductance;
         injected[2 * k] -= branchConductance;
       }
-      drawn(injected, grouping.series() - 1, true, -current);
-      drawn(injected, 0, false, current);
-      // The first negative node is the reference.
-      int reference = node(order[0], false);
-      diagonal[reference] += 1;
-      for (int k = 0; k < n; k++) {
-        triplet.addItem(k, k, diagonal[k]);
-      }
-      DMatrixSparseCSC matrix = DConvertMatrixStruct.convert(triplet, (DMatrixSparseCSC) null);
-      LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver =
-          LinearSolverFactory_DSCC.cholesky(FillReducing.NONE);
-      if (!solver.setA(matrix)) {
-        throw new IllegalStateException("the network of " + cells + " cells is not connected");
-      }
-      DMatrixRMaj x = new DMatrixRMaj(n, 1);
-      solver.solve(new DMatrixRMaj(injected), x);
-      return result(current, x.data, injected, reference);
+      DMatrixRMaj x = new DMatrixRMaj(2 * cells, 1);
+      equations.solve(new DMatrixRMaj(injected), x);
+      return result(current, x.data, injected);
     }
 
-    private void add(DMatrixSparseTriplet t, double[] diagonal, Pieces.Piece p) {
-      add(
-          t,
-          diagonal,
-          node(p.from(), p.fromPositive()),
-          node(p.to(), p.toPositive()),
-          conductance(p));
-    }
-
-    private double conductance(Pieces.Piece p) {
-      return 1 / p.strip().resistance(p.length(), kelvin);
-    }
-
-    private static void add(
-        DMatrixSparseTriplet t, double[] diagonal, int a, int b, double conductance) {
-      t.addItem(a, b, -conductance);
-      t.addItem(b, a, -conductance);
-      diagonal[a] += conductance;
-      diagonal[b] += conductance;
-    }
-
-    /** Draws a current at the take-off of an end group. */
-    private void drawn(double[] injected, int g, boolean positive, double current) {
-      int[] at = takenAt(g);
-      for (int k : at) {
-        injected[node(k, positive)] += current / at.length;
-      }
-    }
-
-    /** The cells of an end group that the leads meet. */
-    private int[] takenAt(int g) {
-      if (led.takeOff() == TakeOff.WHOLE_GROUP) {
-        return grouping.members(g);
-      }
-      int box = placing.sheets().get(placing.sheetOf(grouping.members(g)[0])).box();
-      int one = grouping.nearest(placing, g, boxes.get(box).exit());
-      if (led.takeOff() == TakeOff.ONE_CELL) {
-        return new int[] {one};
-      }
-      Point p = placing.places().get(one);
-      int other = one;
-      for (int k : grouping.members(g)) {
-        if (p.to(placing.places().get(k)) > p.to(placing.places().get(other))) {
-          other = k;
-        }
-      }
-      return new int[] {one, other};
-    }
-
-    private Network result(double current, double[] v, double[] injected, int reference) {
+    private Network result(double current, double[] v, double[] injected) {
       double[] cell = new double[grouping.places()];
       double[] balance = injected.clone();
       double contacts = 0;
-      for (int k = 0; k < cells; k++) {
+      for (int k = 0; k < equations.cells(); k++) {
         double through = (v[2 * k + 1] - v[2 * k]) * branchConductance;
-        cell[order[k]] = branchConductance - through;
-        contacts += cell[order[k]] * cell[order[k]] * 2 * led.joint().contact();
+        double i = branchConductance - through;
+        cell[equations.order()[k]] = i;
+        contacts += i * i * 2 * contact;
         balance[2 * k] += through;
         balance[2 * k + 1] -= through;
       }
@@ -298,7 +196,7 @@ public record Network(
       List<Segment> links = solved(conducting.links(), v, balance);
       double worst = 0;
       for (int k = 0; k < balance.length; k++) {
-        worst = Math.max(worst, k == reference ? 0 : Math.abs(balance[k]));
+        worst = Math.max(worst, k == equations.reference() ? 0 : Math.abs(balance[k]));
       }
       return new Network(
           current, cell, segments, links, extra(current, v), contacts, worst / current);
@@ -307,9 +205,9 @@ public record Network(
     private List<Segment> solved(List<Pieces.Piece> pieces, double[] v, double[] balance) {
       List<Segment> segments = new ArrayList<>(pieces.size());
       for (Pieces.Piece p : pieces) {
-        int a = node(p.from(), p.fromPositive());
-        int b = node(p.to(), p.toPositive());
-        double g = conductance(p);
+        int a = equations.from(p);
+        int b = equations.to(p);
+        double g = equations.conductance(p);
         double i = (v[a] - v[b]) * g;
         balance[a] -= i;
         balance[b] += i;
@@ -320,9 +218,7 @@ public record Network(
 
     /** What is added to S/P · R, from the voltage between the take-offs. */
     private double extra(double current, double[] v) {
-      double[] probe = new double[v.length];
-      drawn(probe, grouping.series() - 1, true, 1);
-      drawn(probe, 0, false, -1);
+      double[] probe = equations.drawn(-1);
       double between = 0;
       for (int k = 0; k < v.length; k++) {
         between += probe[k] * v[k];

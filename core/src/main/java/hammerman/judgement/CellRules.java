@@ -45,6 +45,9 @@ final class CellRules {
               "The hottest cell after the duty against the highest charge temperature.",
               CellRules::hot));
 
+  /** What a BMS's sensor can tell of a temperature, K; typical. */
+  private static final double SENSED = 0.5;
+
   private CellRules() {}
 
   private static Optional<Found> figures(Case c) {
@@ -90,7 +93,7 @@ final class CellRules {
   private static Optional<Found> hot(Case c) {
     double hottest = c.hottest();
     double allowed = c.cell().temperatures().chargeHighest();
-    if (hottest <= allowed) {
+    if (hottest <= allowed + SENSED) {
       return Optional.empty();
     }
     return Found.note(

@@ -61,9 +61,23 @@ public record Assembly(Pack pack, double joining, double shedding) {
    * the contact of the cells with it: all their ends, and the sides of the block that they form.
    */
   public double conductance() {
-    double outside = pack.cooling().heatTransfer() * pack.surface();
+    return shedding * inside() * outside() / (inside() + outside());
+  }
+
+  /**
+   * Returns the share of heat made beside the cells in their box that warms them as heat of their
+   * own would: it has the way from the box to the air before it, and not that from them to the box.
+   */
+  public double boxShare() {
+    return inside() / (inside() + outside());
+  }
+
+  private double outside() {
+    return pack.cooling().heatTransfer() * pack.surface();
+  }
+
+  private double inside() {
     double ends = Contact.USUAL.end() * 2 * pack.cells() * pack.cell().format().end();
-    double inside = ends + Contact.USUAL.side() * pack.sides();
-    return shedding * inside * outside / (inside + outside);
+    return ends + Contact.USUAL.side() * pack.sides();
   }
 }

@@ -2,7 +2,6 @@ package hammerman.simulation;
 
 import hammerman.chain.Chain;
 import hammerman.design.Design;
-import hammerman.guard.Bms;
 import hammerman.guard.ChargePlan;
 
 /**
@@ -45,10 +44,15 @@ public record Charge(
   public static Charge of(Chain chain, double startSoc, double ambient) {
     Design design = chain.design();
     ChargePlan plan = design.guard().charge();
-    double path = design.guard().protection().bms().map(Bms::resistance).orElse(0.0);
+    double path = design.guard().chargingPath();
     PackState state =
         new PackState(
-            CellPopulation.alike(design.pack()), chain.path().assembly(), path, startSoc, ambient);
+            CellPopulation.alike(design.pack()),
+            chain.path().assembly(),
+            new PackState.Leads(path, path),
+            startSoc,
+            ambient,
+            null);
     Recorder recorder = new Recorder(4096);
     double time = 0;
     double energy = 0;

@@ -1,6 +1,8 @@
 package hammerman.simulation;
 
 import hammerman.duty.Load;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 
 /** One discharge under way: goes through the load step by step and keeps the books. */
@@ -14,6 +16,7 @@ final class Course {
   private final double step;
   private final Watch watch;
   private final Recorder recorder;
+  private final @Nullable CellRecorder cells;
 
   private double time;
   private double delivered;
@@ -28,7 +31,11 @@ final class Course {
   private double distance;
   private @Nullable Outcome outcome;
 
-  Course(PackState state, Limits limits, Load load, double step) {
+  /**
+   * @param cells keeps what each cell goes through, if that is wanted
+   */
+  Course(PackState state, Limits limits, Load load, double step, @Nullable CellRecorder cells) {
+    this.cells = cells;
     this.state = state;
     this.limits = limits;
     this.load = load;
@@ -41,6 +48,9 @@ final class Course {
   Run run() {
     for (int round = 0; round < load.rounds() && outcome == null; round++) {
       for (Load.Step s : load.steps()) {
+        if (Thread.currentThread().isInterrupted()) {
+          throw new CancellationException("the run was given up after " + time + " s");
+        }
         go(s);
         if (outcome != null) {
           break;
@@ -60,7 +70,14 @@ final class Course {
             refused,
             withheld,
             distance);
-    return new Run(end, time, state.soc(), totals, recorder.extremes(), recorder.trace());
+    return new Run(
+        end,
+        time,
+        state.soc(),
+        totals,
+        recorder.extremes(),
+        recorder.trace(),
+        Optional.ofNullable(cells).map(CellRecorder::trace));
   }
 
   /** Goes through one step of the load in equal parts no longer than the run's step. */
@@ -132,7 +149,7 @@ final class Course {
     double energy = 0.5 * (before + after) * current * dt;
     chemical += state.chemical();
     cellHeat += state.cellHeat();
-    pathHeat += state.stripHeat(current, dt) + current * current * state.leadResistance() * dt;
+    pathHeat += state.stripHeat() + current * current * state.leadResistance() * dt;
     if (current >= 0) {
       delivered += current * dt / 3600;
       energyOut += energy;
@@ -147,5 +164,8 @@ final class Course {
 
   private void record(double voltage, double current) {
     recorder.add(time, voltage, current, state.temperature(), state.soc(), distance);
+    if (cells != null) {
+      cells.add(time, current);
+    }
   }
 }

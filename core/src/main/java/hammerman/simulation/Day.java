@@ -2,7 +2,7 @@ package hammerman.simulation;
 
 import hammerman.cell.Health;
 import hammerman.chain.Chain;
-import hammerman.design.Design;
+import hammerman.chain.Layout;
 import hammerman.duty.Surroundings;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -43,6 +43,9 @@ public record Day(Kind kind, double air, Run run, double left) {
     }
   }
 
+  /** The longest step of a run with every cell in its place, s. */
+  private static final double STEP_IN_PLACE = 5;
+
   /**
    * Runs the duty on all four days: in the middle of the temperatures in use, at either end of
    * them, and in the cold with cells at the end of their life.
@@ -51,40 +54,47 @@ public record Day(Kind kind, double air, Run run, double left) {
    * @param worn what the end of their life leaves of the cells
    */
   public static List<Day> all(Chain chain, Run hottest, Health worn) {
-    Surroundings air = chain.design().duty().surroundings();
     return Arrays.stream(Kind.values())
-        .map(
-            kind ->
-                switch (kind) {
-                  case TYPICAL -> {
-                    double middle = 0.5 * (air.coldestInUse() + air.hottestInUse());
-                    yield of(chain, kind, middle, discharge(chain, middle).run());
-                  }
-                  case HOTTEST -> of(chain, kind, air.hottestInUse(), hottest);
-                  case COLDEST ->
-                      of(
-                          chain,
-                          kind,
-                          air.coldestInUse(),
-                          discharge(chain, air.coldestInUse()).run());
-                  case LAST ->
-                      of(
-                          chain,
-                          kind,
-                          air.coldestInUse(),
-                          discharge(chain, air.coldestInUse()).worn(worn).run());
-                })
+        .map(kind -> of(chain, kind, kind == Kind.HOTTEST ? hottest : run(chain, kind, worn).run()))
         .toList();
   }
 
-  private static Day of(Chain chain, Kind kind, double air, Run run) {
-    double beyond = 1 - chain.path().circuit().reachable(air);
-    return new Day(kind, air, run, Math.max(0, run.endSoc() - beyond));
+  /** Runs the duty on all four days with every cell in its place, on all processors. */
+  public static List<Day> inPlace(Chain chain, Layout.Solved layout, Health worn) {
+    return Arrays.stream(Kind.values())
+        .parallel()
+        .map(
+            kind ->
+                of(
+                    chain,
+                    kind,
+                    run(chain, kind, worn)
+                        .inPlace(chain.design(), layout)
+                        .withStep(STEP_IN_PLACE)
+                        .run()))
+        .toList();
   }
 
-  private static Discharge discharge(Chain chain, double air) {
-    Design design = chain.design();
-    return Discharge.of(chain, design.duty().task().load(), chain.ceiling(), air);
+  /** The temperature of the air on a day of a kind, K. */
+  private static double air(Chain chain, Kind kind) {
+    Surroundings air = chain.design().duty().surroundings();
+    return switch (kind) {
+      case TYPICAL -> 0.5 * (air.coldestInUse() + air.hottestInUse());
+      case HOTTEST -> air.hottestInUse();
+      case COLDEST, LAST -> air.coldestInUse();
+    };
+  }
+
+  private static Discharge run(Chain chain, Kind kind, Health worn) {
+    Discharge fresh =
+        Discharge.of(chain, chain.design().duty().task().load(), chain.ceiling(), air(chain, kind));
+    return kind == Kind.LAST ? fresh.worn(worn) : fresh;
+  }
+
+  private static Day of(Chain chain, Kind kind, Run run) {
+    double air = air(chain, kind);
+    double beyond = 1 - chain.path().circuit().reachable(air);
+    return new Day(kind, air, run, Math.max(0, run.endSoc() - beyond));
   }
 
   /** Whether all was done that was asked for. */
@@ -101,6 +111,23 @@ public record Day(Kind kind, double air, Run run, double left) {
         ? "served, %s left".formatted(Figures.of(left, Unit.PERCENT, 0))
         : "not served: a current limit withholds %s of the energy"
             .formatted(Figures.of(run.totals().withheldShare(), Unit.PERCENT, 0));
+  }
+
+  /** Returns where the run ended, or else where it was hottest. */
+  public Outcome.Place where() {
+    Outcome.Place ended =
+        switch (run.outcome()) {
+          case Outcome.BmsCutOff o -> o.place();
+          case Outcome.Empty o -> o.place();
+          case Outcome.TooHot o -> o.place();
+          case Outcome.Complete o -> Outcome.Place.EVERY;
+          case Outcome.MachineCutOut o -> Outcome.Place.EVERY;
+          case Outcome.OverCurrent o -> Outcome.Place.EVERY;
+          case Outcome.CannotDeliver o -> Outcome.Place.EVERY;
+        };
+    return ended.equals(Outcome.Place.EVERY)
+        ? run.cells().map(c -> c.hottest().place()).orElse(ended)
+        : ended;
   }
 
   /** Returns what ended a run, in words. */

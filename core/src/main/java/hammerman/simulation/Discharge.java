@@ -2,48 +2,54 @@ package hammerman.simulation;
 
 import hammerman.cell.Health;
 import hammerman.chain.Chain;
+import hammerman.chain.Layout;
 import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A discharge to be run: a pack, a load and where it starts. The cells are all alike unless others
- * are given.
+ * are given, and in ideal groups unless they are put in their places.
  *
  * <p>Cost: about 0.2 ms for an hour in steps of 1 s of cells that are alike; of cells that differ,
- * some 30 ns for each cell and step.
+ * some 30 ns for each cell and step, and some 100 ns in their places.
  */
 public final class Discharge {
   /** The most samples a run keeps; longer loads take longer steps. */
   private static final int MOST_STEPS = 14_400;
 
-  private final Assembly assembly;
-  private final double leadResistance;
-  private final Limits limits;
-  private final Load load;
-  private final double startSoc;
-  private final double ambient;
-  private final double step;
-  private final CellPopulation cells;
+  private final Terms terms;
 
-  private Discharge(
+  /**
+   * What a run follows from.
+   *
+   * @param leads up to the machine, at the temperature of the air
+   * @param soc at the start, 0 to 1
+   * @param air its temperature, K
+   * @param step the longest, s
+   * @param layout the places of the cells, with the design that they are of
+   */
+  @RecordBuilder
+  record Terms(
+      CellPopulation cells,
       Assembly assembly,
-      double leadResistance,
+      PackState.Leads leads,
       Limits limits,
       Load load,
-      double startSoc,
-      double ambient,
+      double soc,
+      double air,
       double step,
-      CellPopulation cells) {
-    this.assembly = assembly;
-    this.leadResistance = leadResistance;
-    this.limits = limits;
-    this.load = load;
-    this.startSoc = startSoc;
-    this.ambient = ambient;
-    this.step = step;
-    this.cells = cells;
+      @Nullable Placed layout)
+      implements DischargeTermsBuilder.With {}
+
+  /** A design laid out. */
+  record Placed(Design design, Layout.Solved layout) {}
+
+  private Discharge(Terms terms) {
+    this.terms = terms;
   }
 
   /**
@@ -55,27 +61,31 @@ public final class Discharge {
   public static Discharge of(Chain chain, Load load, double startSoc, double ambient) {
     Design design = chain.design();
     return new Discharge(
-        chain.path().assembly(),
-        design.guard().resistance(ambient),
-        Limits.of(design),
-        load,
-        startSoc,
-        ambient,
-        stepFor(load),
-        CellPopulation.alike(design.pack()));
+        new Terms(
+            CellPopulation.alike(design.pack()),
+            chain.path().assembly(),
+            new PackState.Leads(design.guard().resistance(ambient), design.guard().inBox(ambient)),
+            Limits.of(design),
+            load,
+            startSoc,
+            ambient,
+            stepFor(load),
+            null));
   }
 
   /** A discharge of the bare pack: no leads, and nothing ends it but an empty cell. */
   public static Discharge bare(Pack pack, Load load, double startSoc, double ambient) {
     return new Discharge(
-        Assembly.estimated(pack),
-        0,
-        Limits.NONE,
-        load,
-        startSoc,
-        ambient,
-        stepFor(load),
-        CellPopulation.alike(pack));
+        new Terms(
+            CellPopulation.alike(pack),
+            Assembly.estimated(pack),
+            PackState.Leads.NONE,
+            Limits.NONE,
+            load,
+            startSoc,
+            ambient,
+            stepFor(load),
+            null));
   }
 
   /** Returns the same discharge in steps of at most {@code seconds}. */
@@ -83,12 +93,12 @@ public final class Discharge {
     if (!(seconds > 0)) {
       throw new IllegalArgumentException("step must be above 0 s, not " + seconds);
     }
-    return new Discharge(assembly, leadResistance, limits, load, startSoc, ambient, seconds, cells);
+    return new Discharge(terms.withStep(seconds));
   }
 
   /** Returns the same discharge of cells that the years have worn. */
   public Discharge worn(Health by) {
-    return with(cells.worn(by));
+    return with(terms.cells().worn(by));
   }
 
   /**
@@ -97,19 +107,48 @@ public final class Discharge {
    * @throws IllegalArgumentException if they make another pack
    */
   public Discharge with(CellPopulation these) {
-    if (!these.pack().equals(assembly.pack())) {
+    Pack pack = terms.assembly().pack();
+    if (!these.pack().equals(pack)) {
       throw new IllegalArgumentException(
-          "cells of a %s pack in a %s pack"
-              .formatted(these.pack().counts(), assembly.pack().counts()));
+          "cells of a %s pack in a %s pack".formatted(these.pack().counts(), pack.counts()));
     }
-    return new Discharge(assembly, leadResistance, limits, load, startSoc, ambient, step, these);
+    return new Discharge(terms.withCells(these));
   }
 
-  /** Runs it to its end. */
+  /**
+   * Returns the same discharge with every cell in its place: joined by the very strips of a layout,
+   * and as warm as what it touches makes it. The run then tells of each group and cell.
+   *
+   * @param design that is laid out
+   */
+  public Discharge inPlace(Design design, Layout.Solved layout) {
+    return new Discharge(
+        terms.withCells(terms.cells().each()).withLayout(new Placed(design, layout)));
+  }
+
+  /**
+   * Runs it to its end.
+   *
+   * @throws java.util.concurrent.CancellationException if the thread is interrupted meanwhile
+   */
   public Run run() {
-    PackState state = new PackState(cells, assembly, leadResistance, startSoc, ambient);
-    double longest = cells.isAlike() ? step : Math.min(step, PackState.LONGEST_APART);
-    return new Course(state, limits, load, longest).run();
+    Placed placed = terms.layout();
+    PackState state =
+        new PackState(
+            terms.cells(),
+            terms.assembly(),
+            terms.leads(),
+            terms.soc(),
+            terms.air(),
+            placed == null ? null : InPlace.of(placed.layout(), placed.design(), terms.air()));
+    double most = terms.cells().isAlike() ? Double.POSITIVE_INFINITY : PackState.LONGEST_APART;
+    return new Course(
+            state,
+            terms.limits(),
+            terms.load(),
+            Math.min(terms.step(), most),
+            placed == null ? null : new CellRecorder(state))
+        .run();
   }
 
   private static double stepFor(Load load) {

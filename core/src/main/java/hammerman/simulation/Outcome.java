@@ -14,6 +14,11 @@ public sealed interface Outcome {
   record Place(int group, int cell) {
     /** Every group and cell alike. */
     public static final Place EVERY = new Place(-1, -1);
+
+    /** Returns it in words; groups and cells are counted from 1, groups from the negative end. */
+    public String words() {
+      return equals(EVERY) ? "every cell" : "cell %d of group %d".formatted(cell + 1, group + 1);
+    }
   }
 
   /** The load was served to its end. */

@@ -2,22 +2,26 @@ package hammerman.simulation;
 
 import hammerman.cell.CellCircuit;
 import hammerman.cell.CircuitTable;
+import hammerman.interconnect.CellNetwork;
 import hammerman.numeric.CubicTable;
 import hammerman.numeric.Source;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import hammerman.unit.Reference;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The state of every cell of a pack, stepped in place: the hot loop of every run, on flat arrays,
  * nothing made in a step. Cells that are all alike are one cell with weights.
  *
- * <p>Within a group the cells share one voltage: with E behind R for each, V = (Σ E/R − I) / Σ 1/R
- * and I_k = (E_k − V) / R_k. Discharge current is positive. Over a step each cell's current is
- * constant and its RC branches take their exact exponential course. Each cell is one thermal node,
- * C dT/dt = heat − G (T − ambient), also exact for constant heat. Reversible heat is neglected
- * (dU/dT = 0), as is heat from cell to cell. The state of charge is counted on the capacity at 25
- * °C at every temperature, so that what goes out comes back in; the cold puts the last of it out of
+ * <p>Within an ideal group the cells share one voltage: with E behind R for each, V = (Σ E/R − I) /
+ * Σ 1/R and I_k = (E_k − V) / R_k. Cells in their places have the currents of their layout's
+ * network, and a group's voltage is the mean over its cells, each weighing by its share of the
+ * current. Discharge current is positive. Over a step each cell's current is constant and its RC
+ * branches take their exact exponential course. Each cell is one thermal node: C dT/dt = heat − G
+ * (T − ambient), also exact for constant heat, or that of the layout with what it touches.
+ * Reversible heat is neglected (dU/dT = 0). The state of charge is counted on the capacity at 25 °C
+ * at every temperature, so that what goes out comes back in; the cold puts the last of it out of
  * reach. Cells that differ want steps of at most {@value #LONGEST_APART} s: the current between
  * them is that at the start of the step.
  */
@@ -39,9 +43,10 @@ final class PackState {
   private final double[] perCoulomb;
   private final double[] r10;
   private final double[] joint;
-  private final double stripResistance;
+  private final @Nullable InPlace place;
+  private double stripResistance;
   private final double leadResistance;
-  private final double stripPerCell;
+  private final double warmsPerCell;
   private final double conductance;
   private final double heatCapacity;
   private final double ambient;
@@ -78,6 +83,9 @@ final class PackState {
 
   private final double[] kept;
 
+  /** What the shares of the last factor miss of the pack's voltage, as last solved, V. */
+  private double missed;
+
   private double sourceSum;
   private double behindSum;
   private double decayFor = -1;
@@ -85,25 +93,28 @@ final class PackState {
   private double slowDecay;
   private double heatDecay;
   private double cellHeat;
-  private double jointHeat;
+  private double stripHeat;
   private double chemical;
   private double hottest;
   private double most;
 
   /**
-   * @param leadResistance of everything between the pack's ends and the machine, Ω
+   * @param leads what lies between the pack's ends and the machine
    * @param startSoc state of charge at the start, 0 to 1
    * @param ambient air temperature, also of the cells at the start, K
+   * @param place where the cells are; ideal groups that shed their heat alike if absent
    */
   PackState(
       CellPopulation population,
       Assembly assembly,
-      double leadResistance,
+      Leads leads,
       double startSoc,
-      double ambient) {
+      double ambient,
+      @Nullable InPlace place) {
     Pack pack = assembly.pack();
     table = CircuitTable.of(pack.cell());
-    boolean alike = population.isAlike();
+    this.place = place;
+    boolean alike = population.isAlike() && place == null;
     groups = alike ? 1 : pack.series();
     perGroup = alike ? 1 : pack.parallel();
     cells = groups * perGroup;
@@ -133,19 +144,29 @@ final class PackState {
       perCoulomb[k] = 1 / coulombs[k];
       holds += coulombs[k];
       r10[k] = population.resistance(k);
-      joint[k] = population.joint(k);
+      joint[k] = population.joint(k) + (place == null ? 0 : place.joined().contact());
       joints += joint[k] * groupWeight / (perGroup * cellWeight * perGroup);
       soc[k] = Math.clamp(startSoc + population.ahead(k), 0, 1);
       kelvin[k] = ambient;
     }
     // What lies at each cell is a part of the strips' resistance, not more of it.
     stripResistance = Math.max(0, assembly.stripResistance(ambient) - joints);
-    this.leadResistance = leadResistance;
-    stripPerCell = stripResistance / pack.cells();
+    leadResistance = leads.resistance();
+    warmsPerCell = (stripResistance + assembly.boxShare() * leads.inBox()) / pack.cells();
     heatCapacity = pack.heatCapacity() / pack.cells();
     conductance = assembly.conductance() / pack.cells();
     this.ambient = ambient;
     refresh();
+  }
+
+  /**
+   * What lies between a pack's ends and the machine.
+   *
+   * @param resistance of all of it, Ω
+   * @param inBox of what warms the pack's own box, Ω
+   */
+  record Leads(double resistance, double inBox) {
+    static final Leads NONE = new Leads(0, 0);
   }
 
   /** Mean state of charge, each cell weighing by its capacity. */
@@ -182,9 +203,9 @@ final class PackState {
     return cellHeat;
   }
 
-  /** Heat made in the strips and joints in the last step of {@code dt} s at a current, J. */
-  double stripHeat(double current, double dt) {
-    return current * current * stripResistance * dt + jointHeat;
+  /** Heat made in the strips and joints in the last step, J. */
+  double stripHeat() {
+    return stripHeat;
   }
 
   /** Resistance between the pack's ends and the machine, Ω. */
@@ -225,6 +246,29 @@ final class PackState {
       highest = volts > highest ? volts : highest;
     }
     return highest;
+  }
+
+  /** Voltage of each group at a current, V. */
+  double[] groupVoltages(double current) {
+    double[] volts = new double[groups];
+    for (int g = 0; g < groups; g++) {
+      volts[g] = source[g] - current * behind[g];
+    }
+    return volts;
+  }
+
+  /** Temperature of each cell, K. */
+  double[] temperatures() {
+    return kelvin.clone();
+  }
+
+  /** How far the fullest and the emptiest cell are apart, 0 to 1. */
+  double socApart() {
+    double least = 1;
+    for (double z : soc) {
+      least = Math.min(least, z);
+    }
+    return most - least;
   }
 
   /** Where the group with the lowest voltage at a current is, and its emptiest cell. */
@@ -313,42 +357,69 @@ final class PackState {
       slowDecay = Math.exp(-dt / CellCircuit.TAU2);
       heatDecay = Math.exp(-dt * conductance / heatCapacity);
     }
+    double strips;
+    if (place == null) {
+      share(current);
+      strips = current * current * stripResistance;
+    } else {
+      strips = place.joined().currents(inner, conducts, current, flows, place.stripHeat());
+      missed += place.joined().voltage() - machineVoltage(current) - current * leadResistance;
+    }
     double heat = 0;
     double atJoints = 0;
     double taken = 0;
-    for (int g = 0; g < groups; g++) {
-      double volts = source[g] - current * behind[g];
-      for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
-        double r = resistance[k];
-        double i = (inner[k] - volts) * conducts[k];
-        double toFast = i * CellCircuit.R1_SHARE * r;
-        double toSlow = i * CellCircuit.R2_SHARE * r;
-        double f = toFast + (fast[k] - toFast) * fastDecay;
-        double s = toSlow + (slow[k] - toSlow) * slowDecay;
-        double watts = i * (0.5 * (fast[k] + slow[k] + f + s) + CellCircuit.R0_SHARE * r * i);
-        double joined = i * i * joint[k];
-        fast[k] = f;
-        slow[k] = s;
-        soc[k] -= i * dt * perCoulomb[k];
-        warmth[k] = watts + joined;
-        taken += 0.5 * i * openCircuit[k];
-        flows[k] = i;
-        heat += watts;
-        atJoints += joined;
-      }
+    for (int k = 0; k < cells; k++) {
+      double i = flows[k];
+      double r = resistance[k];
+      double toFast = i * CellCircuit.R1_SHARE * r;
+      double toSlow = i * CellCircuit.R2_SHARE * r;
+      double f = toFast + (fast[k] - toFast) * fastDecay;
+      double s = toSlow + (slow[k] - toSlow) * slowDecay;
+      double watts = i * (0.5 * (fast[k] + slow[k] + f + s) + CellCircuit.R0_SHARE * r * i);
+      double joined = i * i * joint[k];
+      fast[k] = f;
+      slow[k] = s;
+      soc[k] -= i * dt * perCoulomb[k];
+      warmth[k] = watts + joined;
+      taken += 0.5 * i * openCircuit[k];
+      heat += watts;
+      atJoints += joined;
     }
-    warm(current * current * stripPerCell);
+    if (place == null) {
+      warm(current * current * warmsPerCell);
+    } else {
+      warm(place, current * current, dt);
+    }
     refresh();
     for (int k = 0; k < cells; k++) {
       taken += 0.5 * flows[k] * openCircuit[k];
     }
     double weight = groupWeight * cellWeight * dt;
     cellHeat = heat * weight;
-    jointHeat = atJoints * weight;
+    stripHeat = strips * dt + atJoints * weight;
     chemical = taken * weight;
   }
 
-  /** Warms each cell by what is made in it and by its part of the strips' heat, W. */
+  /** The current of each cell of ideal groups. */
+  private void share(double current) {
+    for (int g = 0; g < groups; g++) {
+      double volts = source[g] - current * behind[g];
+      for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
+        flows[k] = (inner[k] - volts) * conducts[k];
+      }
+    }
+  }
+
+  /** Warms each cell in its place. */
+  private void warm(InPlace in, double squared, double dt) {
+    double[] strips = in.stripHeat();
+    for (int k = 0; k < cells; k++) {
+      warmth[k] += strips[k];
+    }
+    in.touching().step(kelvin, warmth, squared * in.inBox(), dt);
+  }
+
+  /** Warms each cell by what is made in it and by its part of what else gets warm, W. */
   private void warm(double strips) {
     double rise = 1 / conductance;
     for (int k = 0; k < cells; k++) {
@@ -404,8 +475,34 @@ final class PackState {
     }
     hottest = warmest;
     most = full;
+    if (place != null) {
+      join(place.joined());
+    }
     if (coldest < Reference.ROOM) {
       takeBeyondReach();
+    }
+  }
+
+  /** Each group's source and what the strips add, as the layout joins the cells. */
+  private void join(CellNetwork network) {
+    if (network.prepare(conducts)) {
+      missed = 0;
+    }
+    stripResistance = network.strips();
+    sourceSum = missed;
+    behindSum = 0;
+    for (int g = 0; g < groups; g++) {
+      double e = 0;
+      double r = 0;
+      for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
+        double b = network.share(k);
+        e += b * inner[k];
+        r += b * b / conducts[k];
+      }
+      source[g] = e;
+      behind[g] = r;
+      sourceSum += e;
+      behindSum += r;
     }
   }
 

@@ -1,5 +1,7 @@
 package hammerman.simulation;
 
+import java.util.Optional;
+
 /**
  * The result of a discharge.
  *
@@ -9,9 +11,16 @@ package hammerman.simulation;
  * @param totals what flowed
  * @param extremes the highest and lowest values met
  * @param trace the run over time
+ * @param cells what each group and cell went through, where each is in its place
  */
 public record Run(
-    Outcome outcome, double endTime, double endSoc, Totals totals, Extremes extremes, Trace trace) {
+    Outcome outcome,
+    double endTime,
+    double endSoc,
+    Totals totals,
+    Extremes extremes,
+    Trace trace,
+    Optional<CellTrace> cells) {
 
   /** Of the energy asked for, so much may be withheld before a load counts as not served. */
   public static final double CLIPPED = 0.01;

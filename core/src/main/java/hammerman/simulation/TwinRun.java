@@ -322,7 +322,12 @@ public record TwinRun(
     Branch(Assembly assembly, Guard guard, double soc, double ambient, int size) {
       state =
           new PackState(
-              CellPopulation.alike(assembly.pack()), assembly, guard.own(ambient), soc, ambient);
+              CellPopulation.alike(assembly.pack()),
+              assembly,
+              new PackState.Leads(guard.own(ambient), guard.inBox(ambient)),
+              soc,
+              ambient,
+              null);
       watch = new Watch(state, Limits.ofBranch(assembly.pack(), guard));
       currents = new double[size];
       socs = new double[size];
@@ -347,9 +352,7 @@ public record TwinRun(
       charge += current * dt / 3600;
       chemical += state.chemical();
       heat +=
-          state.cellHeat()
-              + state.stripHeat(current, dt)
-              + current * current * state.leadResistance() * dt;
+          state.cellHeat() + state.stripHeat() + current * current * state.leadResistance() * dt;
       peak = Math.max(peak, current);
       back = Math.max(back, -current);
       hottest = Math.max(hottest, state.temperature());

@@ -82,10 +82,11 @@ class LayoutForecastTest {
     assertThat(map.made()).isCloseTo(heatInTheBox(BARROW), within(0.05 * map.made()));
   }
 
-  /** Heat of cells and strips through the duty: all heat but that of the path beyond, J. */
+  /** Heat of cells, strips and BMS through the duty: all but that of the path beyond, J. */
   private static double heatInTheBox(Forecast f) {
     double hottest = f.design().duty().surroundings().hottestInUse();
-    double strips = f.chain().path().assembly().stripResistance(hottest);
+    double strips =
+        f.chain().path().assembly().stripResistance(hottest) + f.design().guard().inBox(hottest);
     double outside = f.chain().path().outside(hottest);
     var totals = f.duty().totals();
     return totals.cellHeat() + totals.pathHeat() * strips / outside;

@@ -52,6 +52,7 @@ class WarmLayoutTest {
         n,
         cell,
         R,
+        0,
         AIR,
         filling,
         cooling,

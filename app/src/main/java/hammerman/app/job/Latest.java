@@ -1,5 +1,6 @@
 package hammerman.app.job;
 
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -91,6 +92,9 @@ public final class Latest {
               try {
                 T result = work.get();
                 Platform.runLater(() -> finish(mine, () -> deliver.accept(result)));
+              } catch (CancellationException e) {
+                LOG.debug("given up", e);
+                Platform.runLater(() -> finish(mine, () -> failed.accept(e)));
               } catch (RuntimeException | OutOfMemoryError | StackOverflowError e) {
                 LOG.error("background work failed", e);
                 Platform.runLater(() -> finish(mine, () -> failed.accept(e)));

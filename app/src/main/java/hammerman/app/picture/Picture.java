@@ -1,5 +1,11 @@
 package hammerman.app.picture;
 
+import de.siegmar.fastcsv.writer.CsvWriter;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -12,6 +18,14 @@ import javafx.css.Styleable;
 import javafx.css.StyleableProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import org.slf4j.Logger;
@@ -35,6 +49,9 @@ public abstract class Picture extends Region {
     ALL.addAll(META.values());
   }
 
+  private static final KeyCombination COPY =
+      new KeyCodeCombination(KeyCode.C, KeyCombination.SHORTCUT_DOWN);
+
   private final Canvas canvas = new Canvas();
   private final Map<Role, SimpleStyleableObjectProperty<Color>> colours = new EnumMap<>(Role.class);
 
@@ -57,10 +74,72 @@ public abstract class Picture extends Region {
                 }));
     getChildren().add(canvas);
     setMinSize(80, 60);
+    MenuItem item = new MenuItem("Copy picture and figures");
+    item.setAccelerator(COPY);
+    item.setOnAction(e -> copy());
+    ContextMenu menu = new ContextMenu(item);
+    setOnContextMenuRequested(e -> menu.show(this, e.getScreenX(), e.getScreenY()));
+    addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (COPY.match(e)) {
+            copy();
+            e.consume();
+          }
+        });
   }
 
   /** Paints the whole picture. */
   protected abstract void paint(Pen pen, double width, double height);
+
+  /**
+   * A column of the figures that a picture shows.
+   *
+   * @param name with its unit
+   */
+  @SuppressWarnings("ArrayRecordComponent")
+  public record Series(String name, double[] values) {}
+
+  /** Returns the figures that are drawn, to be copied; none unless a picture has some to give. */
+  public List<Series> figures() {
+    return List.of();
+  }
+
+  /** Copies it: as a picture, and as a table where it has figures. */
+  private void copy() {
+    ClipboardContent content = new ClipboardContent();
+    content.putImage(snapshot(null, null));
+    List<Series> figures = figures();
+    if (!figures.isEmpty()) {
+      content.putString(table(figures));
+    }
+    Clipboard.getSystemClipboard().setContent(content);
+  }
+
+  private static String table(List<Series> figures) {
+    StringWriter text = new StringWriter();
+    int rows = figures.stream().mapToInt(s -> s.values().length).max().orElse(0);
+    try (CsvWriter csv = CsvWriter.builder().build(text)) {
+      csv.writeRecord(figures.stream().map(Series::name).toList());
+      for (int k = 0; k < rows; k++) {
+        int row = k;
+        csv.writeRecord(
+            figures.stream()
+                .map(s -> row < s.values().length ? figure(s.values()[row]) : "")
+                .toList());
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return text.toString();
+  }
+
+  /** Six digits, so that a table can be worked on. */
+  private static String figure(double value) {
+    return Double.isFinite(value)
+        ? new BigDecimal(value).round(new MathContext(6)).stripTrailingZeros().toPlainString()
+        : "";
+  }
 
   /** Has the picture painted again soon. */
   protected final void redraw() {

@@ -15,6 +15,7 @@ import hammerman.simulation.Day;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import javafx.geometry.Insets;
@@ -37,6 +38,7 @@ public final class ForecastStation implements StationView {
   private final AirSheet air = new AirSheet();
   private final Views views = new Views();
   private final Latest sweeps = new Latest("air-sweep");
+  private final CellsView cells;
   private @Nullable Forecast forecast;
   private final GridPane days = new GridPane(10, 2);
   private final Label fullEffort = new Label();
@@ -75,8 +77,10 @@ public final class ForecastStation implements StationView {
     VBox anyAir = new VBox(6, fullEffort, air);
     VBox.setVgrow(air, Priority.ALWAYS);
     air.setMinHeight(260);
+    cells = new CellsView(this::showDays);
     views
         .add("The run, sag and life", "run", run, () -> {})
+        .add("Every cell", "cells", cells, () -> {})
         .add("In any air", "air", anyAir, this::sweep);
     VBox.setVgrow(views, Priority.ALWAYS);
     page = new Page(Station.FORECAST, new VBox(6, row, days, spread, views), views);
@@ -102,7 +106,8 @@ public final class ForecastStation implements StationView {
         "Life, charged to %s; limited by %s"
             .formatted(Figures.of(f.chain().ceiling(), Unit.PERCENT, 0), f.life().limit().words()));
     fullEffort.setText(fullEffort(f));
-    showDays(f);
+    showDays(f.days());
+    cells.show(f);
     spread.show(f);
     forecast = f;
     sweep();
@@ -124,6 +129,9 @@ public final class ForecastStation implements StationView {
 
     The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
     the line is after 10 s. A dot below the cut-out is a moment that stops the machine.
+
+    “Every cell” runs the four days with each cell in its place of the layout: which group is lowest, which \
+    cell is hottest, how far they drift apart. Its days take the place of the first, quicker ones.
 
     “In any air” runs the same load from −20 to 45 °C, with new cells and with worn ones.
 
@@ -162,10 +170,10 @@ public final class ForecastStation implements StationView {
   }
 
   /** The four days, two in a row; one that is not served stands out. */
-  private void showDays(Forecast f) {
+  private void showDays(List<Day> all) {
     days.getChildren().clear();
-    for (int k = 0; k < f.days().size(); k++) {
-      Day day = f.days().get(k);
+    for (int k = 0; k < all.size(); k++) {
+      Day day = all.get(k);
       Label name = new Label(day.kind().label() + ", " + Figures.of(day.air(), Unit.CELSIUS, 0));
       name.getStyleClass().add("fact-name");
       name.setMinWidth(Region.USE_PREF_SIZE);

@@ -1,5 +1,6 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.picture.Crosshair;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Plot;
@@ -12,7 +13,8 @@ import hammerman.simulation.Trace;
 import hammerman.simulation.Trace.Channel;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
-import javafx.scene.input.KeyCode;
+import java.util.List;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,22 +29,11 @@ final class RunTrace extends Picture {
   private static final double GAP = 20;
 
   private @Nullable Forecast forecast;
-  private double cross = Double.NaN;
+  private final Crosshair cross = new Crosshair(this, LEFT, RIGHT, this::end);
 
   RunTrace() {
     super("Run trace: voltage, current, temperature and charge over time");
-    setFocusTraversable(true);
     setId("run-trace");
-    setOnMouseMoved(e -> cross(time(e.getX())));
-    setOnMouseExited(e -> cross(Double.NaN));
-    setOnKeyPressed(
-        e -> {
-          if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
-            double from = Double.isNaN(cross) ? 0 : cross;
-            cross(from + (e.getCode() == KeyCode.RIGHT ? 1 : -1) * end() / 100);
-            e.consume();
-          }
-        });
   }
 
   void show(Forecast value) {
@@ -50,17 +41,31 @@ final class RunTrace extends Picture {
     redraw();
   }
 
-  private void cross(double time) {
-    cross = Double.isNaN(time) ? time : Math.clamp(time, 0, end());
-    redraw();
-  }
-
   private double end() {
     return forecast == null ? 1 : Math.max(1, forecast.onward().endTime());
   }
 
-  private double time(double pixel) {
-    return (pixel - LEFT) / Math.max(1, getWidth() - LEFT - RIGHT) * end();
+  @Override
+  public List<Series> figures() {
+    Forecast f = forecast;
+    if (f == null) {
+      return List.of();
+    }
+    Trace trace = f.onward().trace();
+    return List.of(
+        series("Time, s", trace, Channel.TIME),
+        series("Voltage, V", trace, Channel.VOLTAGE),
+        series("Current, A", trace, Channel.CURRENT),
+        series("Temperature, °C", trace, Channel.TEMPERATURE),
+        series("Charge, %", trace, Channel.SOC));
+  }
+
+  private static Series series(String name, Trace trace, Channel channel) {
+    return new Series(
+        name,
+        IntStream.range(0, trace.size())
+            .mapToDouble(k -> shown(channel, trace.at(channel, k)))
+            .toArray());
   }
 
   @Override
@@ -192,11 +197,11 @@ final class RunTrace extends Picture {
   }
 
   private void crosshair(Pen pen, Trace trace, Scale x, double unit, double strip, double height) {
-    if (Double.isNaN(cross) || trace.size() == 0) {
+    if (Double.isNaN(cross.at()) || trace.size() == 0) {
       return;
     }
-    int k = trace.indexAt(cross);
-    double at = x.at(cross / unit);
+    int k = trace.indexAt(cross.at());
+    double at = x.at(cross.at() / unit);
     pen.line(Role.INK, 1, at, TOP, at, height - BOTTOM);
     Channel[] rows = {Channel.VOLTAGE, Channel.CURRENT, Channel.TEMPERATURE, Channel.SOC};
     Unit[] units = {Unit.VOLT, Unit.AMPERE, Unit.CELSIUS, Unit.PERCENT};
@@ -204,6 +209,6 @@ final class RunTrace extends Picture {
       String text = Figures.of(trace.at(rows[r], k), units[r], 1);
       pen.words(Role.INK, Pen.TEXT + 1, x.to() + 8, TOP + r * (strip + GAP) + strip / 2, text);
     }
-    pen.words(Role.INK, Pen.TEXT, x.to() + 8, height - 12, Figures.duration(cross));
+    pen.words(Role.INK, Pen.TEXT, x.to() + 8, height - 12, Figures.duration(cross.at()));
   }
 }

@@ -1,0 +1,111 @@
+package hammerman.app.station.forecast;
+
+import hammerman.app.job.Latest;
+import hammerman.forecast.EveryCell;
+import hammerman.forecast.Forecast;
+import hammerman.simulation.Day;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The four days with every cell in its place. They are run when nothing is edited for a moment, and
+ * given up when something is.
+ */
+final class CellsView extends VBox {
+  private static final Duration QUIET = Duration.millis(300);
+
+  private final Latest runs = new Latest("every-cell");
+  private final Label words = new Label();
+  private final FlowPane choice = new FlowPane(0, 4);
+  private final CellsSheet sheet = new CellsSheet();
+  private final Consumer<List<Day>> days;
+  private @Nullable Forecast of;
+  private @Nullable EveryCell shown;
+  private Day.Kind kind = Day.Kind.HOTTEST;
+
+  /**
+   * @param days takes the days when they have been run
+   */
+  CellsView(Consumer<List<Day>> days) {
+    super(6);
+    this.days = days;
+    words.setId("every-cell");
+    words.getStyleClass().add("answer");
+    words.setWrapText(true);
+    words.setMinHeight(Region.USE_PREF_SIZE);
+    ToggleGroup one = new ToggleGroup();
+    for (Day.Kind k : Day.Kind.values()) {
+      ToggleButton button = new ToggleButton(k.label());
+      button.setId("cells-" + k.key());
+      button.getStyleClass().add("segment");
+      button.setToggleGroup(one);
+      button.setSelected(k == kind);
+      button.setOnAction(
+          e -> {
+            button.setSelected(true);
+            kind = k;
+            refresh();
+          });
+      choice.getChildren().add(button);
+    }
+    sheet.setMinHeight(280);
+    VBox.setVgrow(sheet, Priority.ALWAYS);
+    getChildren().addAll(choice, words, sheet);
+  }
+
+  void show(Forecast f) {
+    if (of != null && of.design().equals(f.design())) {
+      if (shown != null) {
+        days.accept(shown.days());
+      }
+      return;
+    }
+    of = f;
+    shown = null;
+    refresh();
+    if (!EveryCell.possible(f)) {
+      runs.cancel();
+      words.setText(
+          f.layout().isEmpty()
+              ? "Lay the pack out at Fit first: then each cell has its place, its strips and its"
+                  + " neighbours."
+              : "There are no groups at Fit yet, or the duty is too long to be run cell by cell.");
+      return;
+    }
+    words.setText("Every cell is run in its place …");
+    runs.whenQuiet(
+        QUIET,
+        () ->
+            runs.submit(
+                () -> EveryCell.of(f),
+                this::take,
+                e -> words.setText("The cells could not be run: " + Latest.inWords(e) + ".")));
+  }
+
+  private void take(Optional<EveryCell> made) {
+    shown = made.orElse(null);
+    made.ifPresent(m -> days.accept(m.days()));
+    refresh();
+  }
+
+  private void refresh() {
+    EveryCell now = shown;
+    choice.setVisible(now != null);
+    choice.setManaged(now != null);
+    sheet.setVisible(now != null);
+    sheet.show(now == null ? null : now.day(kind));
+    if (now != null) {
+      words.setText(now.words(kind));
+    }
+  }
+}

@@ -1,0 +1,79 @@
+package hammerman.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hammerman.finding.Station;
+import javafx.scene.Node;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** The Forecast page beyond its headlines: each cell in its place. */
+class ForecastingTest extends AtTheDesk {
+
+  private void cells() {
+    desk.view(Station.FORECAST, "cells");
+    desk.quiet();
+  }
+
+  @Test
+  void everyCellIsRunAndNamedOnTheDayThatIsChosen() {
+    desk.example();
+    cells();
+    String hottest = desk.text("#every-cell");
+    assertThat(hottest).contains("Hottest is cell", "lowest is group");
+    desk.press("#cells-coldest");
+    assertThat(desk.text("#every-cell")).contains("Hottest is cell").isNotEqualTo(hottest);
+  }
+
+  @Test
+  void anEditRunsThemAnew() {
+    desk.example();
+    cells();
+    String before = desk.text("#every-cell");
+    Desk.fx(
+        () -> {
+          desk.session.editDesign("Counts", Station.STACK, d -> d.withCounts(13, 5));
+          return null;
+        });
+    desk.quiet();
+    assertThat(desk.text("#every-cell")).contains("Hottest is cell").isNotEqualTo(before);
+    desk.press("#undo");
+    desk.quiet();
+    assertThat(desk.text("#every-cell")).isEqualTo(before);
+  }
+
+  @Test
+  void withoutALayoutItSaysWhatToDo() {
+    desk.example();
+    Desk.fx(
+        () -> {
+          desk.session.editDesign("No box", Station.FIT, d -> d.withFit(null));
+          return null;
+        });
+    cells();
+    assertThat(desk.text("#every-cell")).startsWith("Lay the pack out at Fit first");
+    assertThat(desk.isShown("#cells-sheet")).isFalse();
+  }
+
+  /** A picture is copied with its figures, by the keys that copy everywhere. */
+  @Test
+  void aPictureIsCopiedWithItsFigures() {
+    desk.example();
+    cells();
+    Node sheet = desk.find("#cells-sheet", Node.class);
+    Desk.fx(
+        () -> {
+          Clipboard.getSystemClipboard().clear();
+          sheet.requestFocus();
+          return null;
+        });
+    desk.keys(KeyCode.CONTROL, KeyCode.C);
+    String copied = Desk.fx(() -> Clipboard.getSystemClipboard().getString());
+    assertThat(copied.lines().findFirst().orElseThrow())
+        .startsWith("\"Time, s\",\"Group 1, V\"")
+        .endsWith("\"Hottest cell, °C\",\"Coolest cell, °C\"");
+    assertThat(copied.lines().count()).isBetween(200L, 500L);
+    assertThat(Desk.fx(() -> Clipboard.getSystemClipboard().hasImage())).isTrue();
+  }
+}
