@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param restVoltage its own rested voltage curve; absent when the chemistry's typical one serves
  * @param health what use has left of the figures of a new one; absent for new cells. Capacity and
  *     resistance above are those of today.
+ * @param cycleLife what its datasheet promises; absent when it promises nothing
  */
 @RecordBuilder
 public record CellType(
@@ -47,7 +48,8 @@ public record CellType(
     @In(Unit.JOULE_PER_KILOGRAM_KELVIN) double specificHeat,
     String source,
     @Nullable RestVoltage restVoltage,
-    @Nullable Health health)
+    @Nullable Health health,
+    @Nullable CycleLife cycleLife)
     implements CellTypeBuilder.With {
 
   public CellType {
@@ -98,6 +100,7 @@ public record CellType(
         specificHeat,
         source,
         restVoltage,
-        value.isNew() ? null : value);
+        value.isNew() ? null : value,
+        cycleLife);
   }
 }

@@ -181,7 +181,7 @@ public record Forecast(
     double hours = Math.max(duty.endTime() / 3600, 1e-3);
     double mean = circuit.meanOpenCircuit(low, high);
     return LifeForecast.of(
-        design.pack().cell().chemistry(),
+        design.pack().cell(),
         new Conditions(
             List.of(
                 new Conditions.Rest(useShare, mean, 0.5 * (low + high), inUse),

@@ -1,19 +1,27 @@
 package hammerman.life;
 
-import hammerman.cell.Chemistry;
+import hammerman.cell.CellType;
+import hammerman.cell.CycleLife;
 
 /**
  * How a chemistry loses capacity: a calendar part and a cycle part, each {@code loss = rate ·
  * x^exponent}, x being days at rest or Ah moved by a cell of the paper's size.
  */
-sealed interface AgeingLaw permits NickelLaw, PhosphateLaw, IndicativeLaw {
-  /** Returns the law for a chemistry. */
-  static AgeingLaw of(Chemistry chemistry) {
-    return switch (chemistry) {
-      case NMC, NCA -> new NickelLaw();
-      case LFP -> new PhosphateLaw();
-      case LCO, LMO, LTO, NA_ION -> IndicativeLaw.of(chemistry);
-    };
+sealed interface AgeingLaw permits NickelLaw, PhosphateLaw, IndicativeLaw, ScaledLaw {
+  /** Returns the law for a cell: its chemistry's, scaled to its cycle life where that is known. */
+  static AgeingLaw of(CellType cell) {
+    AgeingLaw law =
+        switch (cell.chemistry()) {
+          case NMC, NCA -> new NickelLaw();
+          case LFP -> new PhosphateLaw();
+          case LCO, LMO, LTO, NA_ION -> IndicativeLaw.of(cell.chemistry());
+        };
+    CycleLife own = cell.cycleLife();
+    return own != null
+        ? ScaledLaw.of(law, cell, own, false)
+        : CycleLife.typical(cell.chemistry())
+            .<AgeingLaw>map(typical -> ScaledLaw.of(law, cell, typical, true))
+            .orElse(law);
   }
 
   /** Exponent of days in the calendar part. */

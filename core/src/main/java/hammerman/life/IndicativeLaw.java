@@ -4,22 +4,21 @@ import hammerman.cell.Chemistry;
 
 /**
  * The NMC law at the same state of charge, scaled: a likeness for chemistries without an equation
- * of their own here. The factors are typical for the class and only indicative.
+ * of their own here. The factor on the calendar part is typical for the class and only indicative;
+ * the cycle part is scaled to a cycle life ({@link ScaledLaw}).
  *
  * @param chemistry the chemistry likened to NMC
  * @param calendarFactor on the calendar part
- * @param cycleFactor on the cycle part
  */
-record IndicativeLaw(Chemistry chemistry, double calendarFactor, double cycleFactor)
-    implements AgeingLaw {
+record IndicativeLaw(Chemistry chemistry, double calendarFactor) implements AgeingLaw {
   private static final NickelLaw LIKE = new NickelLaw();
 
   static IndicativeLaw of(Chemistry chemistry) {
     return switch (chemistry) {
-      case LCO -> new IndicativeLaw(chemistry, 1.2, 1.5);
-      case LMO -> new IndicativeLaw(chemistry, 1.6, 1.3);
-      case LTO -> new IndicativeLaw(chemistry, 0.3, 0.2);
-      case NA_ION -> new IndicativeLaw(chemistry, 1.2, 1.0);
+      case LCO -> new IndicativeLaw(chemistry, 1.2);
+      case LMO -> new IndicativeLaw(chemistry, 1.6);
+      case LTO -> new IndicativeLaw(chemistry, 0.3);
+      case NA_ION -> new IndicativeLaw(chemistry, 1.2);
       case NMC, NCA, LFP ->
           throw new IllegalArgumentException(chemistry.label() + " has an equation of its own");
     };
@@ -42,7 +41,7 @@ record IndicativeLaw(Chemistry chemistry, double calendarFactor, double cycleFac
 
   @Override
   public double cycleRate(Conditions.Cycling cycling) {
-    return cycleFactor * LIKE.cycleRate(alike(cycling));
+    return LIKE.cycleRate(alike(cycling));
   }
 
   @Override
@@ -57,7 +56,7 @@ record IndicativeLaw(Chemistry chemistry, double calendarFactor, double cycleFac
 
   @Override
   public double cycleResistanceRate(Conditions.Cycling cycling) {
-    return cycleFactor * LIKE.cycleResistanceRate(alike(cycling));
+    return LIKE.cycleResistanceRate(alike(cycling));
   }
 
   @Override
@@ -69,7 +68,7 @@ record IndicativeLaw(Chemistry chemistry, double calendarFactor, double cycleFac
   public String source() {
     return "likeness: the NMC equations of "
         + LIKE.source()
-        + ", at the same state of charge, with factors typical for "
+        + ", at the same state of charge, with a calendar part typical for "
         + chemistry.label();
   }
 

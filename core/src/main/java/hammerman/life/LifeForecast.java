@@ -1,6 +1,6 @@
 package hammerman.life;
 
-import hammerman.cell.Chemistry;
+import hammerman.cell.CellType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -92,14 +92,14 @@ public record LifeForecast(
   /**
    * Forecasts a life under unchanging conditions.
    *
-   * @param chemistry of the cells
+   * @param cell the cells
    * @param conditions of use
    * @param start loss that the cells bring with them, counted as time's; 0 for new ones
    * @param endOfLife share of a new cell's capacity at which it counts as worn, 0 to 1
    */
   public static LifeForecast of(
-      Chemistry chemistry, Conditions conditions, double start, double endOfLife) {
-    AgeingLaw law = AgeingLaw.of(chemistry);
+      CellType cell, Conditions conditions, double start, double endOfLife) {
+    AgeingLaw law = AgeingLaw.of(cell);
     double allowed = 1 - endOfLife;
     Course course = Course.of(law, conditions, start, allowed, STEP_DAYS);
     double step = STEP_DAYS;

@@ -7,6 +7,7 @@ import hammerman.cell.CellLibrary;
 import hammerman.cell.CellTemperatures;
 import hammerman.cell.CellType;
 import hammerman.cell.Chemistry;
+import hammerman.cell.CycleLife;
 import hammerman.guard.Parts;
 import hammerman.project.UnreadableProject.Reason;
 import hammerman.table.TableFile;
@@ -23,6 +24,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 
 /**
@@ -56,7 +58,12 @@ public final class CellFile {
           "mass_g",
           "price",
           "specificHeat_J_per_kgK",
-          "source");
+          "source",
+          "cycles",
+          "cyclesTo_pct",
+          "cyclesDepth_pct",
+          "cyclesRate_C",
+          "cyclesAt_C");
 
   private CellFile() {}
 
@@ -175,6 +182,16 @@ public final class CellFile {
             plain(c.price(), Unit.MONEY),
             plain(c.specificHeat(), Unit.JOULE_PER_KILOGRAM_KELVIN),
             c.source()));
+    CycleLife told = c.cycleLife();
+    l.addAll(
+        told == null
+            ? List.of("", "", "", "", "")
+            : List.of(
+                plain(told.cycles(), Unit.ONE),
+                plain(told.left(), Unit.PERCENT),
+                plain(told.depth(), Unit.PERCENT),
+                plain(told.rate(), Unit.ONE),
+                celsius(told.temperature())));
     return l;
   }
 
@@ -265,7 +282,26 @@ public final class CellFile {
           number("specificHeat_J_per_kgK", Unit.JOULE_PER_KILOGRAM_KELVIN),
           text("source"),
           null,
-          null);
+          null,
+          cycleLife());
+    }
+
+    /** The cycle life, if the line has one: what the usual test leaves open may be left out. */
+    private @Nullable CycleLife cycleLife() {
+      if (values.getOrDefault("cycles", "").isEmpty()) {
+        return null;
+      }
+      CycleLife usual = CycleLife.USUAL;
+      return new CycleLife(
+          number("cycles", Unit.ONE),
+          number("cyclesTo_pct", Unit.PERCENT, usual.left()),
+          number("cyclesDepth_pct", Unit.PERCENT, usual.depth()),
+          number("cyclesRate_C", Unit.ONE, usual.rate()),
+          number("cyclesAt_C", Unit.CELSIUS, usual.temperature()));
+    }
+
+    private double number(String column, Unit unit, double missing) {
+      return values.getOrDefault(column, "").isEmpty() ? missing : number(column, unit);
     }
 
     private CellFormat format() {

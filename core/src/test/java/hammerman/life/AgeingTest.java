@@ -3,7 +3,10 @@ package hammerman.life;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import hammerman.cell.Chemistry;
+import hammerman.Samples;
+import hammerman.cell.CellCircuit;
+import hammerman.cell.CellType;
+import hammerman.cell.CycleLife;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -11,6 +14,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** The papers' formulas against values worked out apart from this code. */
 class AgeingTest {
+  private static final CellType NMC = Samples.cell("b21700");
+
   private static Conditions.Rest rest(double volts, double soc, double celsius) {
     return new Conditions.Rest(1, volts, soc, celsius + 273.15);
   }
@@ -97,7 +102,7 @@ class AgeingTest {
         new Conditions(
             List.of(rest(3.9, 0.65, 30)),
             Conditions.Cycling.plain(0.5, 0.7, 3.75, 0.55, 308.15, 0.5));
-    LifeForecast life = LifeForecast.of(Chemistry.NMC, use, 0, 0.8);
+    LifeForecast life = LifeForecast.of(NMC, use, 0, 0.8);
     double days = life.years() * 365.25;
     double calendar = (7.543 * 3.9 - 23.75) * 1e6 * Math.exp(-6976 / 303.15) * Math.pow(days, 0.75);
     double moved = days * 0.5 * 0.7 * 2 * 2.05;
@@ -113,8 +118,8 @@ class AgeingTest {
   @Test
   void otherChemistriesAreMarkedIndicative() {
     Conditions use = new Conditions(List.of(rest(2.3, 0.6, 25)), cycling(2.3, 0.5, 25, 1));
-    assertThat(LifeForecast.of(Chemistry.LTO, use, 0, 0.8).indicative()).isTrue();
-    assertThat(LifeForecast.of(Chemistry.NMC, use, 0, 0.8).indicative()).isFalse();
+    assertThat(LifeForecast.of(Samples.cell("l66160"), use, 0, 0.8).indicative()).isTrue();
+    assertThat(LifeForecast.of(NMC, use, 0, 0.8).indicative()).isFalse();
   }
 
   @Test
@@ -122,7 +127,7 @@ class AgeingTest {
     Conditions idle =
         new Conditions(
             List.of(rest(3.2, 0.03, 0)), Conditions.Cycling.plain(0, 0, 3.6, 0.5, 273.15, 1));
-    LifeForecast life = LifeForecast.of(Chemistry.NMC, idle, 0, 0.8);
+    LifeForecast life = LifeForecast.of(NMC, idle, 0, 0.8);
     assertThat(life.limit()).isEqualTo(LifeForecast.Limit.HORIZON);
     assertThat(life.years()).isEqualTo(LifeForecast.HORIZON);
   }
@@ -136,8 +141,8 @@ class AgeingTest {
   /** What braking gives back has gone through the cell too, and is taken out again. */
   @Test
   void chargeGivenBackOnTheWayAgesAsWell() {
-    LifeForecast without = LifeForecast.of(Chemistry.NMC, hard(1, 0.8), 0, 0.8);
-    LifeForecast with = LifeForecast.of(Chemistry.NMC, hard(1, 1.0), 0, 0.8);
+    LifeForecast without = LifeForecast.of(NMC, hard(1, 0.8), 0, 0.8);
+    LifeForecast with = LifeForecast.of(NMC, hard(1, 1.0), 0, 0.8);
     assertThat(with.years()).isLessThan(without.years());
     assertThat(with.equivalentFullCycles() / (with.years() * 365.25)).isCloseTo(1, within(1e-9));
   }
@@ -146,7 +151,7 @@ class AgeingTest {
   @Test
   void aShortLifeIsToldFromAsManySteps() {
     Conditions use = hard(60, 0.8);
-    LifeForecast life = LifeForecast.of(Chemistry.NMC, use, 0, 0.95);
+    LifeForecast life = LifeForecast.of(NMC, use, 0, 0.95);
     double days = life.years() * 365.25;
     assertThat(days).isLessThan(14);
     double calendar = (7.543 * 3.9 - 23.75) * 1e6 * Math.exp(-6976 / 308.15) * Math.pow(days, 0.75);
@@ -159,10 +164,51 @@ class AgeingTest {
 
   @Test
   void aUsedCellStartsFromWhatItHasLost() {
-    LifeForecast fresh = LifeForecast.of(Chemistry.NMC, hard(0.5, 0.8), 0, 0.7);
-    LifeForecast used = LifeForecast.of(Chemistry.NMC, hard(0.5, 0.8), 0.15, 0.7);
+    LifeForecast fresh = LifeForecast.of(NMC, hard(0.5, 0.8), 0, 0.7);
+    LifeForecast used = LifeForecast.of(NMC, hard(0.5, 0.8), 0.15, 0.7);
     assertThat(used.years()).isLessThan(fresh.years());
     assertThat(used.curve().getFirst().loss()).isEqualTo(0.15);
-    assertThat(LifeForecast.of(Chemistry.NMC, hard(0.5, 0.8), 0.4, 0.7).years()).isZero();
+    assertThat(LifeForecast.of(NMC, hard(0.5, 0.8), 0.4, 0.7).years()).isZero();
+  }
+
+  /** What the datasheet tells is met where it was tested, whatever the law says of itself. */
+  @ParameterizedTest
+  @CsvSource({
+    "b21700, 1200, 0.8, 0.8, 0.5, 25",
+    "f32700, 3000, 0.8, 1.0, 1.0, 25",
+    "l66160, 20000, 0.9, 0.6, 2.0, 35",
+    "n18650, 4000, 0.7, 1.0, 0.5, 20"
+  })
+  void theDatasheetsCyclesAreMet(
+      String id, double cycles, double left, double depth, double rate, double celsius) {
+    double kelvin = celsius + 273.15;
+    CellType cell =
+        Samples.cell(id).withCycleLife(new CycleLife(cycles, left, depth, rate, kelvin));
+    double volts = new CellCircuit(cell).meanOpenCircuit(0.5 - depth / 2, 0.5 + depth / 2);
+    // So many a day that time itself takes next to nothing.
+    Conditions test =
+        new Conditions(
+            List.of(rest(volts, 0.5, celsius)),
+            Conditions.Cycling.plain(2000, depth, volts, 0.5, kelvin, rate));
+    LifeForecast life = LifeForecast.of(cell, test, 0, left);
+    double lasted = life.equivalentFullCycles() / depth;
+    assertThat(lasted).isCloseTo(cycles, within(0.03 * cycles));
+    assertThat(life.source()).contains("datasheet's cycle life");
+  }
+
+  /** Classes without a law of their own have the cycle life that is typical, and say so. */
+  @ParameterizedTest
+  @CsvSource({"m18650, 700", "hp50, 600", "n18650, 2500", "l66160, 12000"})
+  void withoutALawTheTypicalCyclesCount(String id, double cycles) {
+    CellType cell = Samples.cell(id);
+    double volts = new CellCircuit(cell).meanOpenCircuit(0, 1);
+    Conditions test =
+        new Conditions(
+            List.of(rest(volts, 0.5, 25)),
+            Conditions.Cycling.plain(2000, 1, volts, 0.5, 298.15, 1));
+    LifeForecast life = LifeForecast.of(cell, test, 0, 0.8);
+    assertThat(life.equivalentFullCycles()).isCloseTo(cycles, within(0.03 * cycles));
+    assertThat(life.source()).contains("typical for the chemistry");
+    assertThat(life.indicative()).isTrue();
   }
 }

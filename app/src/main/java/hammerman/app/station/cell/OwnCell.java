@@ -10,6 +10,7 @@ import hammerman.app.station.Page;
 import hammerman.cell.CellLibrary;
 import hammerman.cell.CellType;
 import hammerman.cell.Chemistry;
+import hammerman.cell.CycleLife;
 import hammerman.cell.Health;
 import hammerman.datasheet.CellFit;
 import hammerman.datasheet.DischargeCurve;
@@ -184,6 +185,19 @@ final class OwnCell extends HBox {
         Unit.PERCENT,
         c -> health(c).resistance(),
         (c, v) -> c.withHealth(new Health(health(c).capacity(), v)));
+    form.section("Cycle life, as the datasheet tells");
+    form.optional(
+        "Cycles",
+        Unit.ONE,
+        p -> {
+          CycleLife told = cell(p).cycleLife();
+          return told == null ? null : told.cycles();
+        },
+        (p, v) -> own(p, c -> c.withCycleLife(v == null ? null : told(c).withCycles(v))));
+    cycles(form, "To a capacity of", Unit.PERCENT, CycleLife::left, CycleLife::withLeft);
+    cycles(form, "Depth of each", Unit.PERCENT, CycleLife::depth, CycleLife::withDepth);
+    cycles(form, "C-rate", Unit.ONE, CycleLife::rate, CycleLife::withRate);
+    cycles(form, "Cells at", Unit.CELSIUS, CycleLife::temperature, CycleLife::withTemperature);
     Label caution =
         new Label(
             "Used cells differ from each other: measure each. Never revive one that sat below its"
@@ -192,6 +206,26 @@ final class OwnCell extends HBox {
     caution.setMinHeight(USE_PREF_SIZE);
     form.addWhen(caution, p -> true);
     return form;
+  }
+
+  /** How the cycles were made; asked for once it is known how many. */
+  private void cycles(
+      Form form,
+      String name,
+      Unit unit,
+      Function<CycleLife, Double> read,
+      BiFunction<CycleLife, Double, CycleLife> write) {
+    form.quantityWhen(
+        p -> cell(p).cycleLife() != null,
+        name,
+        unit,
+        p -> read.apply(told(cell(p))),
+        (p, v) -> own(p, c -> c.withCycleLife(write.apply(told(c), v))));
+  }
+
+  private static CycleLife told(CellType c) {
+    CycleLife told = c.cycleLife();
+    return told == null ? CycleLife.USUAL : told;
   }
 
   private static Health health(CellType c) {
