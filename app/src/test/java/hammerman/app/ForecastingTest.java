@@ -3,7 +3,9 @@ package hammerman.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.finding.Station;
+import hammerman.project.Shipped;
 import javafx.scene.Node;
+import javafx.scene.control.Slider;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -75,5 +77,52 @@ class ForecastingTest extends AtTheDesk {
         .endsWith("\"Hottest cell, °C\",\"Coolest cell, °C\"");
     assertThat(copied.lines().count()).isBetween(200L, 500L);
     assertThat(Desk.fx(() -> Clipboard.getSystemClipboard().hasImage())).isTrue();
+  }
+
+  @Test
+  void aHabitIsChangedFromTheLifePageAndTakenBack() {
+    desk.example();
+    desk.view(Station.FORECAST, "life");
+    desk.quiet();
+    assertThat(desk.text("#lifetime")).contains("stops fitting after", "per kWh");
+    double before = desk.session.project().design().duty().surroundings().hottestStored();
+    desk.press("#change-habit-0");
+    desk.quiet();
+    assertThat(desk.session.project().design().duty().surroundings().hottestStored())
+        .isLessThan(before);
+    desk.press("#undo");
+    assertThat(desk.session.project().design().duty().surroundings().hottestStored())
+        .isEqualTo(before);
+  }
+
+  @Test
+  void headWindTakesFromTheRange() {
+    desk.example();
+    desk.view(Station.FORECAST, "speed");
+    desk.quiet();
+    String still = desk.text("#speed-words");
+    assertThat(still).contains("goes farthest at");
+    Slider wind = desk.find("#head-wind", Slider.class);
+    Desk.fx(
+        () -> {
+          wind.setValue(20);
+          return null;
+        });
+    desk.quiet();
+    assertThat(desk.text("#speed-words")).contains("goes farthest at").isNotEqualTo(still);
+  }
+
+  @Test
+  void aDutyWithoutAVehicleSaysWhereToGetOne() {
+    desk.view(Station.FORECAST, "speed");
+    desk.quiet();
+    Desk.fx(
+        () -> {
+          desk.session.loadExample(Shipped.Example.DARK_SKY_BOX);
+          return null;
+        });
+    desk.quiet();
+    assertThat(desk.text("#speed-words")).startsWith("This duty has no vehicle");
+    assertThat(desk.isShown("#speed-sheet")).isFalse();
   }
 }

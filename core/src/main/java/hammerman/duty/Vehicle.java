@@ -54,14 +54,29 @@ public record Vehicle(
    * @param load what is carried, kg
    */
   public double wheelPower(double speed, double slope, double load) {
+    return wheelPower(speed, 0, slope, load);
+  }
+
+  private double wheelPower(double speed, double wind, double slope, double load) {
     double hypotenuse = Math.hypot(1, slope);
     double along = slope / hypotenuse + rollingResistance / hypotenuse;
-    return ((mass + load) * GRAVITY * along + 0.5 * AIR * dragArea * speed * speed) * speed;
+    double through = speed + wind;
+    double drag = 0.5 * AIR * dragArea * through * Math.abs(through);
+    return ((mass + load) * GRAVITY * along + drag) * speed;
   }
 
   /** Returns the power at the battery, W: the wheel's through the efficiency, and auxiliaries. */
   public double batteryPower(double speed, double slope, double load) {
-    double wheel = wheelPower(speed, slope, load);
+    return batteryPower(speed, 0, slope, load);
+  }
+
+  /**
+   * Returns the power at the battery against a wind, W.
+   *
+   * @param wind speed of the air against the vehicle, m/s; below 0 from behind
+   */
+  public double batteryPower(double speed, double wind, double slope, double load) {
+    double wheel = wheelPower(speed, wind, slope, load);
     return auxiliaryPower + (wheel >= 0 ? wheel / driveEfficiency : wheel * regenerationEfficiency);
   }
 }

@@ -7,8 +7,9 @@ import java.util.List;
 
 /**
  * The same load in any air: how long it goes on with new cells and with cells at the end of their
- * life, from −20 to 45 °C or as far as the air in use reaches. The cells begin as warm as the air.
- * Some 10 ms; with two packs the first alone.
+ * life, from −20 to 45 °C or as far as the air in use reaches. And how long the machine's full
+ * effort lasts, until the cells are too hot or something else ends it. The cells begin as warm as
+ * the air. Some 20 ms; with two packs the first alone.
  *
  * @param wanted time asked for, s
  * @param points from the coldest air to the hottest
@@ -25,8 +26,9 @@ public record AirSweep(double wanted, List<Point> points) {
    * @param air K
    * @param fresh how long new cells go on, s
    * @param worn how long cells at the end of their life go on, s
+   * @param effort how long new cells give the machine's full effort, s
    */
-  public record Point(double air, double fresh, double worn) {}
+  public record Point(double air, double fresh, double worn, double effort) {}
 
   public AirSweep {
     points = List.copyOf(points);
@@ -44,7 +46,12 @@ public record AirSweep(double wanted, List<Point> points) {
       double air = from + (to - from) * k / parts;
       Discharge fresh =
           Discharge.of(f.chain(), Forecast.longer(f, 1), f.chain().ceiling(), air).withStep(STEP);
-      points.add(new Point(air, fresh.run().endTime(), fresh.worn(worn).run().endTime()));
+      points.add(
+          new Point(
+              air,
+              fresh.run().endTime(),
+              fresh.worn(worn).run().endTime(),
+              Thermal.fullEffort(f.chain(), air, STEP).endTime()));
     }
     return new AirSweep(f.design().duty().task().load().duration(), points);
   }

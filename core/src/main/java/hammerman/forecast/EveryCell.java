@@ -26,10 +26,11 @@ public record EveryCell(List<Day> days) {
     days = List.copyOf(days);
   }
 
-  /** Whether there is a layout, and a duty that is not too long to run cell by cell. */
+  /** Whether there is one pack, laid out, and a duty not too long to run cell by cell. */
   public static boolean possible(Forecast f) {
     double steps = f.design().duty().task().load().duration() / STEP;
-    return f.layout().flatMap(Layout::solved).isPresent()
+    return f.pair().isEmpty()
+        && f.layout().flatMap(Layout::solved).isPresent()
         && Day.Kind.values().length * steps * f.design().pack().cells() < MOST;
   }
 

@@ -28,7 +28,7 @@ import java.util.Optional;
  *
  * @param chain ratings, demands and sag; holds the design
  * @param duty the duty asked for, from the charge ceiling, in the hottest air
- * @param days the duty on four days, the hottest among them
+ * @param days the duty on four days, the hottest among them; of two packs both together
  * @param onward the same load gone on with until the pack ends it
  * @param thermal temperatures, of the pack as a lump and of each cell of the layout
  * @param charge a charge from where the duty ends
@@ -85,9 +85,11 @@ public record Forecast(
     Thermal thermal = Thermal.of(chain, duty, built.solved().map(s -> s.warm(design)));
     Circuit circuit = Circuit.of(chain, built.layout());
     LifeForecast life = life(chain, duty, chain.ceiling());
-    List<Day> days = Day.all(chain, duty, worn(life));
     Optional<TwinRun> pair =
         design.second() == null ? Optional.empty() : Optional.of(TwinRun.of(chain));
+    List<Day> days =
+        pair.map(p -> Day.together(chain, p, worn(life)))
+            .orElseGet(() -> Day.all(chain, duty, worn(life)));
     return new Forecast(
         chain,
         duty,
@@ -202,7 +204,9 @@ public record Forecast(
   /** Cells at the end of their life: the capacity of its definition, the resistance of the law. */
   static Health worn(LifeForecast life) {
     double growth = life.resistanceGrowth().orElse(Health.WORN_RESISTANCE - 1);
-    return new Health(Math.clamp(life.endOfLife(), 0.2, 1), Math.clamp(1 + growth, 1, 10));
+    double brought = life.curve().getFirst().loss();
+    double left = life.endOfLife() / Math.max(life.endOfLife(), 1 - brought);
+    return new Health(Math.clamp(left, 0.2, 1), Math.clamp(1 + growth, 1, 10));
   }
 
   private static Health health(Design design) {

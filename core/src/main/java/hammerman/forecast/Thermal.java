@@ -90,11 +90,15 @@ public record Thermal(
 
   /** Full effort until something ends it. */
   private static Run fullEffort(Chain chain, double step) {
-    double hottest = chain.design().duty().surroundings().hottestInUse();
+    return fullEffort(chain, chain.design().duty().surroundings().hottestInUse(), step);
+  }
+
+  /** Full effort until something ends it, in air of a temperature, K. */
+  static Run fullEffort(Chain chain, double air, double step) {
     double effort = chain.design().duty().machine().fullEffortCurrent();
     double longest = 2 * 3600 * chain.design().pack().capacity() / effort;
     return Discharge.of(
-            chain, Load.current(effort, Math.min(longest, Load.LONGEST)), chain.ceiling(), hottest)
+            chain, Load.current(effort, Math.min(longest, Load.LONGEST)), chain.ceiling(), air)
         .withStep(Math.max(step, longest / 14_400))
         .run();
   }

@@ -10,6 +10,7 @@ import hammerman.judgement.Rule.Found;
 import hammerman.simulation.Day;
 import hammerman.simulation.Outcome;
 import hammerman.simulation.Run;
+import hammerman.simulation.TwinRun;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
@@ -121,16 +122,17 @@ final class DutyRules {
   private static Optional<Found> pair(Case c) {
     double wanted = c.asked().task().load().duration();
     return c.pair()
-        .filter(run -> !run.served())
+        .filter(run -> !run.outcome().complete())
         .flatMap(
             run ->
                 Found.stop(
                     "The two packs end before the duty does",
-                    "Together they go on for %s of %s (%s); the first is then at %s, the second at %s."
+                    "Together they go on for %s of %s (%s); then %s. The first is at %s, the second at %s."
                         .formatted(
                             Figures.duration(run.endTime()),
                             Figures.duration(wanted),
                             percent(run.endTime() / wanted),
+                            Day.ending(run.outcome()),
                             percent(run.first().endSoc()),
                             percent(run.second().endSoc())),
                     "More capacity in either, or ask for less.",
@@ -194,8 +196,9 @@ final class DutyRules {
   }
 
   private static Optional<Found> clipped(Case c) {
-    double share = c.duty().totals().withheldShare();
-    if (c.pair().isPresent() || !c.duty().outcome().complete() || c.duty().served()) {
+    Run run = c.pair().map(TwinRun::asRun).orElse(c.duty());
+    double share = run.totals().withheldShare();
+    if (!run.outcome().complete() || run.served()) {
       return Optional.empty();
     }
     double limit = c.asked().machine().peakCurrent();
@@ -205,14 +208,18 @@ final class DutyRules {
             .formatted(
                 amperes(limit),
                 percent(share),
-                Figures.of(c.duty().totals().withheld(), Unit.WATT_HOUR)),
+                Figures.of(run.totals().withheld(), Unit.WATT_HOUR)),
         "Ask for less at those moments, raise the machine's limit if its parts carry it, or use"
             + " more groups in series: the same power then takes less current.",
         Measure.most("energy withheld", share, Run.CLIPPED, Unit.PERCENT));
   }
 
+  private static boolean servedInTheHeat(Case c) {
+    return c.day(Day.Kind.HOTTEST).filter(Day::served).isPresent();
+  }
+
   private static Optional<Found> coldDay(Case c) {
-    if (!c.duty().served()) {
+    if (!servedInTheHeat(c)) {
       return Optional.empty();
     }
     return c.day(Day.Kind.TYPICAL)
@@ -232,7 +239,7 @@ final class DutyRules {
   }
 
   private static Optional<Found> shortWhenWorn(Case c) {
-    if (!c.duty().served() || c.day(Day.Kind.COLDEST).filter(d -> !d.served()).isPresent()) {
+    if (!servedInTheHeat(c) || c.day(Day.Kind.COLDEST).filter(d -> !d.served()).isPresent()) {
       return Optional.empty();
     }
     return c.day(Day.Kind.LAST)

@@ -1,6 +1,7 @@
 package hammerman.life;
 
 import hammerman.cell.CellType;
+import hammerman.cell.Health;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -57,6 +58,19 @@ public record LifeForecast(
     curve = List.copyOf(curve);
   }
 
+  /**
+   * Returns what cells have left at a point of the curve, against those at its beginning. Where no
+   * law tells the growth of the resistance, it goes with the loss to its usual value at the end.
+   */
+  public Health at(Point p) {
+    double left = (1 - p.loss()) / (1 - curve.getFirst().loss());
+    double growth =
+        resistanceGrowth.isPresent()
+            ? p.resistance()
+            : (Health.WORN_RESISTANCE - 1) * p.loss() / (1 - endOfLife);
+    return new Health(Math.clamp(left, 0.2, 1), Math.clamp(1 + growth, 1, 10));
+  }
+
   /** What takes most of the capacity. */
   public enum Limit {
     CALENDAR("time"),
@@ -81,8 +95,9 @@ public record LifeForecast(
    * @param years since new
    * @param calendarLoss fraction lost to time
    * @param cycleLoss fraction lost to cycling
+   * @param resistance growth of the resistance, as a fraction; 0 where no law tells it
    */
-  public record Point(double years, double calendarLoss, double cycleLoss) {
+  public record Point(double years, double calendarLoss, double cycleLoss, double resistance) {
     /** Returns the fraction lost. */
     public double loss() {
       return calendarLoss + cycleLoss;
@@ -141,13 +156,13 @@ public record LifeForecast(
         AgeingLaw law, Conditions conditions, double start, double allowed, double days) {
       List<Point> curve = new ArrayList<>();
       Wear wear = new Wear(start, 0, 0);
-      curve.add(new Point(0, wear.calendar(), wear.cycle()));
+      curve.add(new Point(0, wear.calendar(), wear.cycle(), wear.resistance()));
       Wear atEnd = wear.loss() >= allowed ? wear : null;
       double years = 0;
       while (years < HORIZON && wear.loss() < allowed / (1 - BAND)) {
         wear = wear.advance(law, conditions, days);
         years += days / DAYS_PER_YEAR;
-        curve.add(new Point(years, wear.calendar(), wear.cycle()));
+        curve.add(new Point(years, wear.calendar(), wear.cycle(), wear.resistance()));
         if (atEnd == null && wear.loss() >= allowed) {
           atEnd = wear;
         }

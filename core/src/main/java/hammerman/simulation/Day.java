@@ -59,6 +59,26 @@ public record Day(Kind kind, double air, Run run, double left) {
         .toList();
   }
 
+  /**
+   * Runs the duty of two packs together on all four days, from the states of charge that the design
+   * gives them.
+   *
+   * @param hottest the run of the hottest day, which there is already
+   */
+  public static List<Day> together(Chain chain, TwinRun hottest, Health worn) {
+    return Arrays.stream(Kind.values())
+        .map(
+            kind ->
+                of(
+                    chain,
+                    kind,
+                    kind == Kind.HOTTEST
+                        ? hottest.asRun()
+                        : TwinRun.of(chain, air(chain, kind), kind == Kind.LAST ? worn : Health.NEW)
+                            .asRun()))
+        .toList();
+  }
+
   /** Runs the duty on all four days with every cell in its place, on all processors. */
   public static List<Day> inPlace(Chain chain, Layout.Solved layout, Health worn) {
     return Arrays.stream(Kind.values())

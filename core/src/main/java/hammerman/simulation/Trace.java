@@ -15,6 +15,9 @@ public final class Trace {
     DISTANCE
   }
 
+  /** A run of which no samples are kept. */
+  static final Trace NONE = new Trace(new double[Channel.values().length][0], 0);
+
   private final double[][] samples;
   private final int size;
 

@@ -1,5 +1,6 @@
 package hammerman.simulation;
 
+import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
@@ -8,6 +9,7 @@ import hammerman.duty.Load;
 import hammerman.guard.Guard;
 import hammerman.pack.Assembly;
 import java.util.Arrays;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  * has ended. Currents are constant over a step of 1 s; both packs keep their own temperature.
  *
  * @param joining how they were joined
- * @param served whether the load was served to its end
+ * @param outcome how it ended; a pack that opens ends it only if the other cannot go on
  * @param endTime when it ended, s
  * @param first what the first pack gave
  * @param second what the second pack gave
@@ -28,11 +30,14 @@ import org.jspecify.annotations.Nullable;
  * @param time of each sample, s
  * @param voltage at the machine at each sample, V
  * @param switchedAt when the reserve took over, s; not a number if it never did
+ * @param withheld energy asked for above the machine's current limit, J
+ * @param refused braking energy that could not be taken back, J
+ * @param distance way covered, m
  */
 @SuppressWarnings("ArrayRecordComponent")
 public record TwinRun(
     Joining joining,
-    boolean served,
+    Outcome outcome,
     double endTime,
     Side first,
     Side second,
@@ -40,7 +45,10 @@ public record TwinRun(
     double delivered,
     double[] time,
     double[] voltage,
-    double switchedAt) {
+    double switchedAt,
+    double withheld,
+    double refused,
+    double distance) {
 
   /** Forward drop of the diodes, V; typical of a Schottky pair. */
   public static final double DIODE_DROP = 0.4;
@@ -75,6 +83,45 @@ public record TwinRun(
       double[] current,
       double[] soc) {}
 
+  /** Whether all was done that was asked for, as {@link Run#served()}. */
+  public boolean served() {
+    return asRun().served();
+  }
+
+  /**
+   * Returns the two as one run: net of what braking gave back, without a trace. The state of charge
+   * is that of the emptier pack in series, where the first to be empty ends it, else the mean.
+   */
+  public Run asRun() {
+    boolean series = joining == Joining.SERIES;
+    double out = series ? first.charge() : first.charge() + second.charge();
+    double soc =
+        series
+            ? Math.min(first.endSoc(), second.endSoc())
+            : 0.5 * (first.endSoc() + second.endSoc());
+    double peak = series ? first.peak() : first.peak() + second.peak();
+    double lowest = Arrays.stream(voltage).min().orElse(0);
+    return new Run(
+        outcome,
+        endTime,
+        soc,
+        new Run.Totals(
+            out,
+            0,
+            delivered,
+            0,
+            first.chemical() + second.chemical(),
+            first.heat() + second.heat(),
+            outerHeat,
+            refused,
+            withheld,
+            distance),
+        new Run.Extremes(
+            lowest, 0, peak, peak * lowest, Math.max(first.hottest(), second.hottest())),
+        Trace.NONE,
+        Optional.empty());
+  }
+
   /** Returns the energy balance error as a share of what was taken from the cells. */
   public double imbalance() {
     double taken = first.chemical() + second.chemical();
@@ -89,15 +136,25 @@ public record TwinRun(
    * @throws IllegalArgumentException if the design has no second pack
    */
   public static TwinRun of(Chain chain) {
+    return of(chain, chain.design().duty().surroundings().hottestInUse(), Health.NEW);
+  }
+
+  /**
+   * Runs the duty in air of a temperature (K), the cells of both packs worn further.
+   *
+   * @throws IllegalArgumentException if the design has no second pack
+   */
+  public static TwinRun of(Chain chain, double air, Health worn) {
     SecondPack second = chain.design().second();
     if (second == null) {
       throw new IllegalArgumentException("the design has one pack only");
     }
-    return of(chain, second, chain.design().duty().task().load());
+    return new Twins(chain, second, chain.design().duty().task().load(), air, worn).run();
   }
 
   static TwinRun of(Chain chain, SecondPack second, Load load) {
-    return new Twins(chain, second, load).run();
+    double hottest = chain.design().duty().surroundings().hottestInUse();
+    return new Twins(chain, second, load, hottest, Health.NEW).run();
   }
 
   /** The two packs under way. */
@@ -119,13 +176,21 @@ public record TwinRun(
     private double delivered;
     private double outerHeat;
     private double switchedAt = Double.NaN;
-    private boolean ended;
+    private @Nullable Outcome ended;
+    private double withheld;
+    private double refused;
+    private double distance;
 
-    Twins(Chain chain, SecondPack second, Load load) {
+    /** Current that was asked for before limits, and the source it was asked of. */
+    private double asked;
+
+    private double source;
+    private double behind;
+
+    Twins(Chain chain, SecondPack second, Load load, double ambient, Health worn) {
       Design design = chain.design();
       this.joining = second.joining();
       this.load = load;
-      double ambient = design.duty().surroundings().hottestInUse();
       outer = design.guard().shared(ambient);
       cutOut = design.duty().machine().cutOutVoltage();
       mostOut = design.duty().machine().peakCurrent();
@@ -133,10 +198,10 @@ public record TwinRun(
       int expected = (int) Math.min(2e6, load.duration() / STEP + load.steps().size() * 2.0 + 8);
       every = Math.max(1, expected / MOST_STEPS + 1);
       int size = expected / every + load.rounds() * load.steps().size() + 8;
-      a = new Branch(chain.path().assembly(), design.guard(), second.firstSoc(), ambient, size);
-      b =
-          new Branch(
-              Assembly.estimated(second.pack()), second.guard(), second.soc(), ambient, size);
+      Assembly laid = chain.path().assembly();
+      a = new Branch(laid, design.guard(), second.firstSoc(), ambient, worn, size);
+      Assembly other = Assembly.estimated(second.pack());
+      b = new Branch(other, second.guard(), second.soc(), ambient, worn, size);
       if (joining == Joining.SWITCH_OVER) {
         b.waiting = true;
       }
@@ -145,10 +210,10 @@ public record TwinRun(
     }
 
     TwinRun run() {
-      for (int round = 0; round < load.rounds() && !ended; round++) {
+      for (int round = 0; round < load.rounds() && ended == null; round++) {
         for (Load.Step s : load.steps()) {
           go(s);
-          if (ended) {
+          if (ended != null) {
             break;
           }
         }
@@ -157,7 +222,7 @@ public record TwinRun(
       double[] v = Arrays.copyOf(voltage, samples);
       return new TwinRun(
           joining,
-          !ended,
+          ended == null ? new Outcome.Complete() : ended,
           now,
           a.side(samples),
           b.side(samples),
@@ -165,28 +230,36 @@ public record TwinRun(
           delivered,
           t,
           v,
-          switchedAt);
+          switchedAt,
+          withheld,
+          refused,
+          distance);
     }
 
     private void go(Load.Step s) {
       int parts = (int) Math.max(1, Math.ceil(s.duration() / STEP - 1e-9));
       double dt = s.duration() / parts;
-      for (int k = 0; k < parts && !ended; k++) {
+      for (int k = 0; k < parts && ended == null; k++) {
+        double before = now;
         advance(s.demand(), dt);
+        distance += s.speed() * (now - before);
       }
     }
 
     private void advance(Load.Demand demand, double dt) {
       double total = split(demand);
       if (Double.isNaN(total)) {
-        ended = true;
+        double watts = demand instanceof Load.Power p ? p.watts() : 0;
+        ended = new Outcome.CannotDeliver(watts, source * source / (4 * (behind + outer)));
         return;
       }
       double before = machineVoltage(total);
       if (total > 0 && before < cutOut) {
-        handOver();
+        handOver(new Outcome.MachineCutOut(before, cutOut));
         return;
       }
+      withheld += Math.max(0, asked - total) * before * dt;
+      refused += asked < 0 ? (total - asked) * before * dt : 0;
       a.step(dt);
       b.step(dt);
       double after = machineVoltage(total);
@@ -203,7 +276,7 @@ public record TwinRun(
       a.check(now);
       b.check(now);
       if (joining == Joining.SERIES ? a.open || b.open : closedOut()) {
-        handOver();
+        handOver(whatOpened());
       }
     }
 
@@ -211,15 +284,22 @@ public record TwinRun(
       return (a.open || a.waiting) && (b.open || b.waiting);
     }
 
+    /** What opened the pack that opened last. */
+    private Outcome whatOpened() {
+      Branch last = b.open && !(a.openedAt > b.openedAt) ? b : a;
+      Outcome why = last.why;
+      return why == null ? new Outcome.Empty(Outcome.Place.EVERY) : why;
+    }
+
     /** The present pack has ended: the reserve takes over, or the run ends. */
-    private void handOver() {
+    private void handOver(Outcome why) {
       if (joining == Joining.SWITCH_OVER && b.waiting) {
         a.waiting = true;
         b.waiting = false;
         a.current = 0;
         switchedAt = now;
       } else {
-        ended = true;
+        ended = why;
       }
     }
 
@@ -287,6 +367,9 @@ public record TwinRun(
               yield root < 0 ? Double.NaN : 2 * p.watts() / (e + Math.sqrt(root));
             }
           };
+      asked = i;
+      source = e;
+      behind = r;
       return Double.isNaN(i) ? i : Math.clamp(i, -mostBack, mostOut);
     }
 
@@ -310,6 +393,7 @@ public record TwinRun(
     private @Nullable Outcome ended;
     private double late;
     private boolean open;
+    private @Nullable Outcome why;
     private boolean waiting;
     private double charge;
     private double chemical;
@@ -319,10 +403,10 @@ public record TwinRun(
     private double hottest;
     private double openedAt = Double.NaN;
 
-    Branch(Assembly assembly, Guard guard, double soc, double ambient, int size) {
+    Branch(Assembly assembly, Guard guard, double soc, double ambient, Health worn, int size) {
       state =
           new PackState(
-              CellPopulation.alike(assembly.pack()),
+              CellPopulation.alike(assembly.pack()).worn(worn),
               assembly,
               new PackState.Leads(guard.own(ambient), guard.inBox(ambient)),
               soc,
@@ -362,6 +446,7 @@ public record TwinRun(
       boolean full = current < 0 && state.fullest() >= 1;
       if (!open && (ended != null || full)) {
         open = true;
+        why = ended;
         openedAt = now - late;
       }
     }

@@ -7,6 +7,7 @@ import hammerman.Samples;
 import hammerman.cell.CellCircuit;
 import hammerman.cell.Health;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.duty.Load;
 import hammerman.project.Shipped;
 import hammerman.simulation.Charge;
@@ -14,6 +15,7 @@ import hammerman.simulation.Day;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Outcome;
 import hammerman.simulation.Run;
+import hammerman.simulation.TwinRun;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -134,5 +136,38 @@ class DaysTest {
     assertThat(warm.left()).isCloseTo(warm.run().endSoc(), within(1e-9));
     assertThat(cold.left()).isCloseTo(cold.run().endSoc() - 0.25, within(1e-9));
     assertThat(cold.outcome()).startsWith("served, ");
+  }
+
+  /** Two packs serve a day together; the first alone is not asked. */
+  @Test
+  void twoPacksHaveTheirDaysTogether() {
+    Design alone = Samples.barrow().withCounts(13, 3).withFit(null);
+    Design two = alone.withSecond(Samples.second(SecondPack.Joining.PARALLEL));
+    Forecast one = Forecast.of(alone);
+    Forecast both = Forecast.of(two);
+    assertThat(day(one, Day.Kind.HOTTEST).served()).isFalse();
+    for (Day d : both.days()) {
+      Day single = day(one, d.kind());
+      assertThat(d.run().endTime()).isGreaterThanOrEqualTo(single.run().endTime());
+      assertThat(d.run().totals().imbalance()).as("%s", d.kind()).isCloseTo(0, within(1e-3));
+    }
+    assertThat(day(both, Day.Kind.HOTTEST).served()).isEqualTo(both.pair().orElseThrow().served());
+    assertThat(day(both, Day.Kind.LAST).run().endTime())
+        .isLessThanOrEqualTo(day(both, Day.Kind.COLDEST).run().endTime());
+  }
+
+  /** What a machine does not let through is withheld from two packs as from one. */
+  @Test
+  void twoPacksAreClippedByTheMachineAsOneIs() {
+    Design two = Samples.barrow().withSecond(Samples.second(SecondPack.Joining.PARALLEL));
+    var machine = two.duty().machine();
+    Design held =
+        two.withDuty(two.duty().withMachine(machine.withPeakCurrent(12).withFullEffortCurrent(10)));
+    Forecast f = Forecast.of(held);
+    TwinRun run = f.pair().orElseThrow();
+    assertThat(run.outcome().complete()).isTrue();
+    assertThat(run.served()).isFalse();
+    assertThat(f.judgements()).anyMatch(j -> j.id().equals("duty.clipped"));
+    assertThat(f.judgements()).noneMatch(j -> j.id().equals("duty.pair"));
   }
 }

@@ -9,11 +9,14 @@ import hammerman.forecast.AirSweep;
 import hammerman.forecast.Forecast;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** How long the same load goes on in any air, with new cells and with worn ones. */
 final class AirSheet extends Picture {
+  private static final double GAP = 30;
+
   private record Shown(Forecast forecast, AirSweep sweep) {}
 
   private @Nullable Shown shown;
@@ -26,6 +29,22 @@ final class AirSheet extends Picture {
   void show(Forecast forecast, AirSweep sweep) {
     shown = new Shown(forecast, sweep);
     redraw();
+  }
+
+  @Override
+  public List<Series> figures() {
+    Shown s = shown;
+    if (s == null) {
+      return List.of();
+    }
+    List<AirSweep.Point> points = s.sweep().points();
+    return List.of(
+        new Series(
+            "Air, °C", points.stream().mapToDouble(p -> Unit.CELSIUS.fromCore(p.air())).toArray()),
+        new Series("New cells, s", points.stream().mapToDouble(AirSweep.Point::fresh).toArray()),
+        new Series("Worn cells, s", points.stream().mapToDouble(AirSweep.Point::worn).toArray()),
+        new Series(
+            "Full effort, s", points.stream().mapToDouble(AirSweep.Point::effort).toArray()));
   }
 
   @Override
@@ -45,11 +64,10 @@ final class AirSheet extends Picture {
             Unit.CELSIUS.fromCore(points.getLast().air()),
             48,
             width - 14);
-    Scale y = new Scale(0, top, height - 28, 28);
-    Plot plot =
-        new Plot(pen, x, y)
-            .vertical(hours ? "Until it ends, h" : "Until it ends, min")
-            .horizontal("Air, °C");
+    double foot = 28 + (height - 28 - 28 - GAP) * 0.66;
+    Scale y = new Scale(0, top, foot, 28);
+    Plot plot = new Plot(pen, x, y).vertical(hours ? "Until it ends, h" : "Until it ends, min");
+    pen.line(Role.RULE, 1, x.from(), y.from(), x.to(), y.from());
     double[] air = points.stream().mapToDouble(p -> Unit.CELSIUS.fromCore(p.air())).toArray();
     double[] fresh = points.stream().mapToDouble(p -> p.fresh() / unit).toArray();
     double[] worn = points.stream().mapToDouble(p -> p.worn() / unit).toArray();
@@ -70,6 +88,22 @@ final class AirSheet extends Picture {
             + Figures.of(s.forecast().life().endOfLife(), Unit.PERCENT, 0)
             + " of the capacity";
     pen.wordsBefore(Role.HOT, Pen.TEXT, x.to(), y.at(worn[last]) + 14, old);
+    effort(pen, s, x, air, foot + GAP, height - 28);
+  }
+
+  /** How long the machine's full effort lasts, below the load. */
+  private static void effort(Pen pen, Shown s, Scale x, double[] air, double from, double to) {
+    double[] minutes =
+        s.sweep().points().stream().mapToDouble(p -> Unit.MINUTE.fromCore(p.effort())).toArray();
+    double most = Math.max(1, 1.15 * Arrays.stream(minutes).max().orElse(1));
+    Scale y = new Scale(0, most, to, from);
+    double amperes = s.forecast().design().duty().machine().fullEffortCurrent();
+    Plot plot =
+        new Plot(pen, x, y)
+            .vertical(
+                "Full effort, %s, until it ends, min".formatted(Figures.of(amperes, Unit.AMPERE)));
+    plot.curve(Role.INK, 2, air, minutes);
+    plot.horizontal("Air, °C");
   }
 
   /** A dashed upright with its words at the foot, on the side away from the air in use. */

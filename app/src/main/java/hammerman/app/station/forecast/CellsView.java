@@ -59,6 +59,7 @@ final class CellsView extends VBox {
       choice.getChildren().add(button);
     }
     sheet.setMinHeight(280);
+    sheet.managedProperty().bind(sheet.visibleProperty());
     VBox.setVgrow(sheet, Priority.ALWAYS);
     getChildren().addAll(choice, words, sheet);
   }
@@ -76,10 +77,13 @@ final class CellsView extends VBox {
     if (!EveryCell.possible(f)) {
       runs.cancel();
       words.setText(
-          f.layout().isEmpty()
-              ? "Lay the pack out at Fit first: then each cell has its place, its strips and its"
-                  + " neighbours."
-              : "There are no groups at Fit yet, or the duty is too long to be run cell by cell.");
+          f.pair().isPresent()
+              ? "Two packs are run together, each as a whole; a pack alone is run cell by cell."
+              : f.layout().isEmpty()
+                  ? "Lay the pack out at Fit first: then each cell has its place, its strips and"
+                        + " its neighbours."
+                  : "There are no groups at Fit yet, or the duty is too long to be run cell by"
+                        + " cell.");
       return;
     }
     words.setText("Every cell is run in its place …");

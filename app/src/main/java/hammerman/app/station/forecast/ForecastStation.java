@@ -10,6 +10,7 @@ import hammerman.finding.Station;
 import hammerman.forecast.AirSweep;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
+import hammerman.forecast.PowerSweep;
 import hammerman.forecast.Workings;
 import hammerman.simulation.Day;
 import hammerman.unit.Figures;
@@ -39,6 +40,10 @@ public final class ForecastStation implements StationView {
   private final Views views = new Views();
   private final Latest sweeps = new Latest("air-sweep");
   private final CellsView cells;
+  private final LifeView years;
+  private final SpeedView speed = new SpeedView();
+  private final PowerSheet power = new PowerSheet();
+  private final Latest powers = new Latest("power-sweep");
   private @Nullable Forecast forecast;
   private final GridPane days = new GridPane(10, 2);
   private final Label fullEffort = new Label();
@@ -77,11 +82,16 @@ public final class ForecastStation implements StationView {
     VBox anyAir = new VBox(6, fullEffort, air);
     VBox.setVgrow(air, Priority.ALWAYS);
     air.setMinHeight(260);
+    power.setMinHeight(260);
     cells = new CellsView(this::showDays);
+    years = new LifeView(bench.session());
     views
         .add("The run, sag and life", "run", run, () -> {})
         .add("Every cell", "cells", cells, () -> {})
-        .add("In any air", "air", anyAir, this::sweep);
+        .add("Life", "life", years, this::sweep)
+        .add("In any air", "air", anyAir, this::sweep)
+        .add("At any power", "power", power, this::sweep)
+        .add("At any speed", "speed", speed, this::sweep);
     VBox.setVgrow(views, Priority.ALWAYS);
     page = new Page(Station.FORECAST, new VBox(6, row, days, spread, views), views);
   }
@@ -133,18 +143,32 @@ public final class ForecastStation implements StationView {
     “Every cell” runs the four days with each cell in its place of the layout: which group is lowest, which \
     cell is hottest, how far they drift apart. Its days take the place of the first, quicker ones.
 
-    “In any air” runs the same load from −20 to 45 °C, with new cells and with worn ones.
+    “In any air” runs the same load from −20 to 45 °C, with new cells and with worn ones, and the machine's \
+    full effort. “At any power” tells the energy to be had at a power, and the charge below which that power \
+    must be cut. “At any speed” tells how far on the level, where there is a vehicle.
+
+    “Life” tells which habits cost it most and what another would give, until when the duty fits, and what the \
+    cells cost for what they deliver. “Change it” does otherwise; undo takes it back.
 
     Life is a band: 30 % of the loss either way. Press any figure to see how it came about, with its \
     source and the range in which it holds.\
     """;
   }
 
-  /** Runs the load in every air, when that is looked at. */
+  /** Works out what only one view shows, when that is looked at. */
   private void sweep() {
     Forecast f = forecast;
-    if (f != null && views.isShown("air")) {
+    if (f == null) {
+      return;
+    }
+    if (views.isShown("air")) {
       sweeps.submit(() -> AirSweep.of(f), made -> air.show(f, made));
+    } else if (views.isShown("life")) {
+      years.show(f);
+    } else if (views.isShown("power")) {
+      powers.submit(() -> PowerSweep.of(f), power::show);
+    } else if (views.isShown("speed")) {
+      speed.show(f);
     }
   }
 

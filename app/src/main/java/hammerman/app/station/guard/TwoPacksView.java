@@ -18,6 +18,7 @@ import hammerman.guard.Parts;
 import hammerman.pack.Lot;
 import hammerman.pack.Strip;
 import hammerman.project.Project;
+import hammerman.simulation.Day;
 import hammerman.simulation.TwinRun;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -256,11 +257,16 @@ final class TwoPacksView extends VBox {
     String served =
         run.served()
             ? "Together they serve the " + Figures.duration(wanted) + " asked for."
-            : "Together they end after "
-                + Figures.duration(run.endTime())
-                + " of "
-                + Figures.duration(wanted)
-                + ".";
+            : run.outcome().complete()
+                ? "Together they go on for the %s, but a current limit withholds %s of the energy."
+                    .formatted(
+                        Figures.duration(wanted),
+                        Figures.of(run.asRun().totals().withheldShare(), Unit.PERCENT, 0))
+                : "Together they end after %s of %s: %s."
+                    .formatted(
+                        Figures.duration(run.endTime()),
+                        Figures.duration(wanted),
+                        Day.ending(run.outcome()));
     String over =
         Double.isNaN(run.switchedAt())
             ? ""

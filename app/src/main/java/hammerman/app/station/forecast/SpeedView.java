@@ -1,0 +1,183 @@
+package hammerman.app.station.forecast;
+
+import hammerman.app.job.Latest;
+import hammerman.app.picture.Pen;
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Plot;
+import hammerman.app.picture.Role;
+import hammerman.app.picture.Scale;
+import hammerman.forecast.Forecast;
+import hammerman.forecast.SpeedSweep;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** How far at one speed on the level, with head wind and load as sliders. */
+final class SpeedView extends VBox {
+  private static final double MOST_WIND = 40;
+
+  private final Latest sweeps = new Latest("speed-sweep");
+  private final Label words = new Label();
+  private final Slider wind = new Slider(0, MOST_WIND, 0);
+  private final Slider load = new Slider(0, 100, 0);
+  private final FlowPane sliders = new FlowPane(24, 4);
+  private final Sheet sheet = new Sheet();
+  private @Nullable Forecast of;
+
+  SpeedView() {
+    super(6);
+    words.setId("speed-words");
+    words.getStyleClass().add("answer");
+    words.setWrapText(true);
+    words.setMinHeight(Region.USE_PREF_SIZE);
+    sliders
+        .getChildren()
+        .addAll(
+            named("Head wind", "head-wind", wind, v -> Figures.fixed(v, 0) + " km/h"),
+            named("Load", "load-carried", load, v -> Figures.fixed(v, 0) + " kg"));
+    sheet.setMinHeight(260);
+    sheet.managedProperty().bind(sheet.visibleProperty());
+    VBox.setVgrow(sheet, Priority.ALWAYS);
+    getChildren().addAll(words, sliders, sheet);
+  }
+
+  private HBox named(String name, String id, Slider slider, ToDoubleText text) {
+    slider.setId(id);
+    slider.setAccessibleText(name);
+    slider.setPrefWidth(160);
+    slider.setBlockIncrement(5);
+    Label value = new Label(text.of(slider.getValue()));
+    value.setMinWidth(64);
+    value.getStyleClass().add("fact-value");
+    slider
+        .valueProperty()
+        .addListener(
+            (o, was, is) -> {
+              value.setText(text.of(is.doubleValue()));
+              sweep();
+            });
+    Label label = new Label(name);
+    label.getStyleClass().add("fact-name");
+    return new HBox(8, label, slider, value);
+  }
+
+  /** Writes a slider's value. */
+  private interface ToDoubleText {
+    String of(double value);
+  }
+
+  void show(Forecast f) {
+    of = f;
+    SpeedSweep.vehicle(f).ifPresent(v -> load.setMax(Math.max(20, v.mass())));
+    sweep();
+  }
+
+  private void sweep() {
+    Forecast f = of;
+    if (f == null) {
+      return;
+    }
+    double against = Unit.KILOMETRE_PER_HOUR.toCore(wind.getValue());
+    double carried = load.getValue();
+    sweeps.submit(() -> SpeedSweep.of(f, against, carried), this::take);
+  }
+
+  private void take(Optional<SpeedSweep> made) {
+    sliders.setVisible(made.isPresent());
+    sheet.setVisible(made.isPresent());
+    sheet.show(made.orElse(null));
+    words.setText(
+        Figures.unbroken(
+            made.map(SpeedView::sentence)
+                .orElse(
+                    "This duty has no vehicle that moves. At Duty, choose “By the round” and give"
+                        + " stretches a speed.")));
+  }
+
+  private static String sentence(SpeedSweep s) {
+    SpeedSweep.Point best = s.best();
+    return best.range() <= 0
+        ? "The pack cannot drive it on the level at any of these speeds."
+        : "On the level it goes farthest at %s: %s, drawing %s. The duty's mean speed while it moves is %s."
+            .formatted(
+                Figures.of(best.speed(), Unit.KILOMETRE_PER_HOUR),
+                Figures.of(best.range(), Unit.KILOMETRE),
+                Figures.of(best.power(), Unit.WATT),
+                Figures.of(s.dutySpeed(), Unit.KILOMETRE_PER_HOUR));
+  }
+
+  /** Range against speed, the power below it. */
+  private static final class Sheet extends Picture {
+    private static final double LEFT = 52;
+    private static final double RIGHT = 20;
+    private static final double TOP = 26;
+    private static final double BOTTOM = 26;
+    private static final double GAP = 30;
+
+    private @Nullable SpeedSweep sweep;
+
+    Sheet() {
+      super("Range on the level against speed");
+      setId("speed-sheet");
+    }
+
+    void show(@Nullable SpeedSweep value) {
+      sweep = value;
+      redraw();
+    }
+
+    private static double[] of(SpeedSweep s, ToDoubleFunction<SpeedSweep.Point> read) {
+      return s.points().stream().mapToDouble(read).toArray();
+    }
+
+    @Override
+    public List<Series> figures() {
+      SpeedSweep s = sweep;
+      return s == null
+          ? List.of()
+          : List.of(
+              new Series("Speed, km/h", of(s, p -> Unit.KILOMETRE_PER_HOUR.fromCore(p.speed()))),
+              new Series("Range, km", of(s, p -> Unit.KILOMETRE.fromCore(p.range()))),
+              new Series("Power, W", of(s, SpeedSweep.Point::power)));
+    }
+
+    @Override
+    protected void paint(Pen pen, double width, double height) {
+      SpeedSweep s = sweep;
+      if (s == null) {
+        return;
+      }
+      double[] speed = of(s, p -> Unit.KILOMETRE_PER_HOUR.fromCore(p.speed()));
+      double[] range = of(s, p -> Unit.KILOMETRE.fromCore(p.range()));
+      double[] power = of(s, SpeedSweep.Point::power);
+      int last = speed.length - 1;
+      double upper = (height - TOP - BOTTOM - GAP) * 0.62;
+      Scale x = new Scale(0, speed[last], LEFT, width - RIGHT);
+      double farthest = Unit.KILOMETRE.fromCore(s.best().range());
+      Scale y = new Scale(0, Math.max(0.1, 1.12 * farthest), TOP + upper, TOP);
+      Plot ranges = new Plot(pen, x, y).vertical("Range on the level, km");
+      ranges.curve(Role.COOL, 2.4, speed, range);
+      double at = x.at(Unit.KILOMETRE_PER_HOUR.fromCore(s.best().speed()));
+      pen.dashed(Role.COOL, 1, at, y.from(), at, y.at(farthest));
+      pen.dot(Role.COOL, at, y.at(farthest), 4);
+      pen.tag(Role.COOL, Pen.TEXT, at + 8, y.at(farthest) - 8, "farthest");
+      double duty = x.at(Unit.KILOMETRE_PER_HOUR.fromCore(s.dutySpeed()));
+      pen.dashed(Role.HOT, 1, duty, height - BOTTOM, duty, TOP);
+      pen.tag(Role.HOT, Pen.TEXT, duty + 6, y.from() - 12, "the duty's mean speed");
+      Scale w = new Scale(0, 1.1 * Math.max(1, power[last]), height - BOTTOM, TOP + upper + GAP);
+      Plot powers = new Plot(pen, x, w).vertical("Power at the battery, W");
+      powers.curve(Role.INK, 1.6, speed, power);
+      powers.horizontal("Speed, km/h");
+    }
+  }
+}
