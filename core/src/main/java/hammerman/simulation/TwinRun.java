@@ -106,9 +106,9 @@ public record TwinRun(
         endTime,
         soc,
         new Run.Totals(
-            out,
+            /* delivered= */ out,
             0,
-            delivered,
+            /* energyOut= */ delivered,
             0,
             first.chemical() + second.chemical(),
             first.heat() + second.heat(),

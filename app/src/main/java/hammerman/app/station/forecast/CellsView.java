@@ -81,9 +81,9 @@ final class CellsView extends VBox {
               ? "Two packs are run together, each as a whole; a pack alone is run cell by cell."
               : f.layout().isEmpty()
                   ? "Lay the pack out at Fit first: then each cell has its place, its strips and"
-                        + " its neighbours."
+                      + " its neighbours."
                   : "There are no groups at Fit yet, or the duty is too long to be run cell by"
-                        + " cell.");
+                      + " cell.");
       return;
     }
     words.setText("Every cell is run in its place …");
