@@ -37,11 +37,9 @@ public record Case(
     days = List.copyOf(days);
   }
 
-  /** Returns the duty on a kind of day, if it was run and two packs do not share it. */
+  /** Returns the duty on a kind of day, if it was run; of two packs both together. */
   Optional<Day> day(Day.Kind kind) {
-    return pair.isPresent()
-        ? Optional.empty()
-        : days.stream().filter(d -> d.kind() == kind).findFirst();
+    return days.stream().filter(d -> d.kind() == kind).findFirst();
   }
 
   Chain chain() {

@@ -1,8 +1,11 @@
 package hammerman.judgement;
 
+import static hammerman.judgement.Phrases.amperes;
 import static hammerman.judgement.Phrases.celsius;
 import static hammerman.judgement.Phrases.percent;
 
+import hammerman.cell.CellType;
+import hammerman.cell.Chemistry;
 import hammerman.cell.Health;
 import hammerman.datasheet.Plausibility;
 import hammerman.finding.Finding.Measure;
@@ -43,10 +46,31 @@ final class CellRules {
               "hot charge",
               Station.DUTY,
               "The hottest cell after the duty against the highest charge temperature.",
-              CellRules::hot));
+              CellRules::hot),
+          new Rule(
+              "life.unseen",
+              "wear",
+              Station.GUARD,
+              "Charging in the cold or faster than standard, and discharging harder than the"
+                  + " ageing law's cells were tested: the forecast of life does not see these.",
+              CellRules::unseen));
 
   /** What a BMS's sensor can tell of a temperature, K; typical. */
   private static final double SENSED = 0.5;
+
+  /** Below this a gentle charge is called for, K; usual advice of datasheets. */
+  private static final double COLD = 283.15;
+
+  /** A gentle charge, as a share of the capacity per hour. */
+  private static final double GENTLE = 0.25;
+
+  /** A charger's current that is so little above the datasheet's is right. */
+  private static final double CURRENT_TOLERANCE = 0.02;
+
+  /** C-rate up to which the laws' cells were tested, doubled for a stretch that is still sound. */
+  private static final double TESTED = 2;
+
+  private static final double TESTED_PHOSPHATE = 10;
 
   private CellRules() {}
 
@@ -102,5 +126,45 @@ final class CellRules {
             .formatted(celsius(hottest), celsius(allowed)),
         "Let the pack cool before charging.",
         Measure.most("temperature after the duty", hottest, allowed, Unit.CELSIUS));
+  }
+
+  /**
+   * What wears cells and is in no ageing law here: lithium plates in the cold and at high charging
+   * currents; beyond the tested discharge the law is stretched.
+   */
+  private static Optional<Found> unseen(Case c) {
+    CellType cell = c.cell();
+    int parallel = c.pack().parallel();
+    double charging = c.guard().charge().current() / parallel;
+    double coldest = c.asked().surroundings().coldestCharging();
+    double standard = cell.currents().standardCharge();
+    double discharging = c.chain().demand().continuous() / parallel / cell.capacity();
+    double tested = cell.chemistry() == Chemistry.LFP ? TESTED_PHOSPHATE : TESTED;
+    if (charging > standard * (1 + CURRENT_TOLERANCE)) {
+      return Found.note(
+          "The forecast of life does not see the fast charge",
+          "Each cell is charged with %s; its standard charge is %s. Faster charging wears it sooner than any figure here tells."
+              .formatted(amperes(charging), amperes(standard)),
+          "Charge slower where there is the time for it.",
+          Measure.most("charging current of a cell", charging, standard, Unit.AMPERE));
+    }
+    double gentle = GENTLE * cell.capacity();
+    if (coldest < COLD && charging > gentle * (1 + CURRENT_TOLERANCE)) {
+      return Found.note(
+          "The forecast of life does not see the charge in the cold",
+          "At %s each cell is charged with %s; below %s, more than %s wears it sooner than any figure here tells."
+              .formatted(celsius(coldest), amperes(charging), celsius(COLD), amperes(gentle)),
+          "Let the pack warm up before charging, or charge slower in the cold.",
+          Measure.least("coldest charging", coldest, COLD, Unit.CELSIUS));
+    }
+    if (discharging > tested) {
+      return Found.note(
+          "The forecast of life is stretched beyond its tests",
+          "The heaviest ten minutes draw %s of the capacity per hour from each cell; the cells that the ageing law was found on were tested up to %s."
+              .formatted(Figures.number(discharging), Figures.number(tested)),
+          "Count on less than the forecast tells, or use more cells in parallel.",
+          Measure.most("C-rate of the heaviest ten minutes", discharging, tested, Unit.ONE));
+    }
+    return Optional.empty();
   }
 }

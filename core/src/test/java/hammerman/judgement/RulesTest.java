@@ -123,6 +123,11 @@ class RulesTest {
             d -> duty(d, x -> x.withSurroundings(x.surroundings().withHottestInUse(331.65))),
             d -> d),
         new Flaw("duty.trips", Severity.STOP, d -> bms(d, b -> b.withTrip(30, 1)), d -> d),
+        new Flaw(
+            "life.unseen",
+            Severity.NOTE,
+            d -> duty(d, x -> x.withSurroundings(x.surroundings().withColdestCharging(276.15))),
+            d -> Samples.withGuard(d, g -> g.withCharge(g.charge().withCurrent(6)))),
         new Flaw("duty.shortWhenWorn", Severity.NOTE, d -> rounds(d, 11), d -> rounds(d, 8)),
         new Flaw(
             "duty.coldDay",
