@@ -60,8 +60,8 @@ public final class CellFile {
           "specificHeat_J_per_kgK",
           "source",
           "cycles",
-          "cyclesTo_pct",
-          "cyclesDepth_pct",
+          "cyclesTo_percent",
+          "cyclesDepth_percent",
           "cyclesRate_C",
           "cyclesAt_C");
 
@@ -294,8 +294,8 @@ public final class CellFile {
       CycleLife usual = CycleLife.USUAL;
       return new CycleLife(
           number("cycles", Unit.ONE),
-          number("cyclesTo_pct", Unit.PERCENT, usual.left()),
-          number("cyclesDepth_pct", Unit.PERCENT, usual.depth()),
+          number("cyclesTo_percent", Unit.PERCENT, usual.left()),
+          number("cyclesDepth_percent", Unit.PERCENT, usual.depth()),
           number("cyclesRate_C", Unit.ONE, usual.rate()),
           number("cyclesAt_C", Unit.CELSIUS, usual.temperature()));
     }

@@ -9,6 +9,9 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import hammerman.Samples;
+import hammerman.cell.CellLibrary;
+import hammerman.cell.CellType;
+import hammerman.cell.CycleLife;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.duty.Task;
@@ -102,6 +105,22 @@ class ProjectDocumentTest {
     assertThat(again.duty().bounds().mass()).isNull();
   }
 
+  /** A cycle life goes through a table; what the usual test leaves open may be left out. */
+  @Test
+  void aCycleLifeGoesThroughATable(@TempDir Path folder) throws Exception {
+    CellType told =
+        Samples.cell("f32700").withCycleLife(CycleLife.USUAL.withCycles(3000).withLeft(0.75));
+    Path file = folder.resolve("cells.csv");
+    CellFile.save(new CellLibrary(List.of(told, Samples.cell("b21700"))), file);
+    assertThat(CellFile.read(file).cells())
+        .extracting(CellType::cycleLife)
+        .containsExactly(told.cycleLife(), null);
+    String sparse = Files.readString(file).replace(",3000,75,100,1,25", ",1500,,,,");
+    Files.writeString(file, sparse);
+    assertThat(CellFile.read(file).cells().getFirst().cycleLife())
+        .isEqualTo(CycleLife.USUAL.withCycles(1500));
+  }
+
   @Test
   void shippedProjectsAndSavedOnesFollowTheSchema() throws IOException {
     Schema schema =
@@ -128,6 +147,7 @@ class ProjectDocumentTest {
                 new ReadyMadeUse(
                     new ReadyMade(Samples.cell("p18650"), 10, 2, 40, 0.05, 2.6),
                     new HardStart(0.25, 0.4, 8, 0, 30.0)));
+    d = d.withCell(d.pack().cell().withCycleLife(CycleLife.USUAL.withCycles(3000)));
     String written = new String(ProjectDocument.bytes(full.withDesign(d)), StandardCharsets.UTF_8);
     assertThat(schema.validate(written, InputFormat.JSON)).isEmpty();
   }

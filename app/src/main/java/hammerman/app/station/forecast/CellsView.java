@@ -4,6 +4,7 @@ import hammerman.app.job.Latest;
 import hammerman.forecast.EveryCell;
 import hammerman.forecast.Forecast;
 import hammerman.simulation.Day;
+import hammerman.unit.Figures;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -109,7 +110,7 @@ final class CellsView extends VBox {
     sheet.setVisible(now != null);
     sheet.show(now == null ? null : now.day(kind));
     if (now != null) {
-      words.setText(now.words(kind));
+      words.setText(Figures.unbroken(now.words(kind)));
     }
   }
 }

@@ -115,7 +115,7 @@ public final class ForecastStation implements StationView {
     lifeTitle.setText(
         "Life, charged to %s; limited by %s"
             .formatted(Figures.of(f.chain().ceiling(), Unit.PERCENT, 0), f.life().limit().words()));
-    fullEffort.setText(fullEffort(f));
+    fullEffort.setText(Figures.unbroken(fullEffort(f)));
     showDays(f.days());
     cells.show(f);
     spread.show(f);
@@ -205,7 +205,7 @@ public final class ForecastStation implements StationView {
       outcome.getStyleClass().addAll("verdict", day.served() ? "serves" : "warn");
       outcome.setWrapText(true);
       outcome.setMinSize(day.served() ? Region.USE_PREF_SIZE : 120, Region.USE_PREF_SIZE);
-      GridPane.setMargin(name, new Insets(0, 0, 0, k < 2 ? 9 : 24));
+      GridPane.setMargin(name, new Insets(0, 0, 0, k < 2 ? 9 : 12));
       days.add(name, k / 2 * 2, k % 2);
       days.add(outcome, k / 2 * 2 + 1, k % 2);
     }

@@ -54,7 +54,7 @@ final class SpreadLine extends Label {
     drawing.submit(
         () -> before.grown(f, Math.min(Ensemble.FIRST, enough - before.members().size())),
         now -> {
-          setText(sentence(f, Spread.of(now)));
+          setText(Figures.unbroken(sentence(f, Spread.of(now))));
           if (now.members().size() < enough) {
             more(f, now, enough);
           }
