@@ -47,10 +47,10 @@ import org.jspecify.annotations.Nullable;
 /** Goes through the stations on the worked example and writes a picture of each main view. */
 final class Walk {
   /** How often it is asked whether all background figures have arrived. */
-  private static final Duration LOOK = Duration.millis(150);
+  private static final Duration LOOK = Duration.millis(80);
 
   /** How often at most; a search with no end must not hold the walk. */
-  private static final int LOOKS = 200;
+  private static final int LOOKS = 400;
 
   /** How often in a row nothing may be busy: a page is laid out at the pulse after its change. */
   private static final int QUIET_LOOKS = 4;
