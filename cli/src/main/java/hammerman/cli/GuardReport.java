@@ -112,7 +112,7 @@ final class GuardReport {
         .put("joiningCurrent_A", JsonReport.figure(j.current()))
         .put("allowedGap_V", JsonReport.figure(j.allowedGap()))
         .put("served", run.served())
-        .put("endTime_s", JsonReport.figure(run.endTime()))
+        .put("endTime_s", JsonReport.figure(run.both().endTime()))
         .put("first_Ah", JsonReport.figure(run.first().charge()))
         .put("second_Ah", JsonReport.figure(run.second().charge()))
         .put("pushedIntoFirst_A", JsonReport.figure(run.first().back()))

@@ -122,21 +122,21 @@ final class DutyRules {
   private static Optional<Found> pair(Case c) {
     double wanted = c.asked().task().load().duration();
     return c.pair()
-        .filter(run -> !run.outcome().complete())
+        .filter(pair -> !pair.both().outcome().complete())
         .flatMap(
-            run ->
+            pair ->
                 Found.stop(
                     "The two packs end before the duty does",
                     "Together they go on for %s of %s (%s); then %s. The first is at %s, the second at %s."
                         .formatted(
-                            Figures.duration(run.endTime()),
+                            Figures.duration(pair.both().endTime()),
                             Figures.duration(wanted),
-                            percent(run.endTime() / wanted),
-                            Day.ending(run.outcome()),
-                            percent(run.first().endSoc()),
-                            percent(run.second().endSoc())),
+                            percent(pair.both().endTime() / wanted),
+                            Day.ending(pair.both().outcome()),
+                            percent(pair.first().endSoc()),
+                            percent(pair.second().endSoc())),
                     "More capacity in either, or ask for less.",
-                    Measure.least("time served", run.endTime(), wanted, Unit.HOUR)));
+                    Measure.least("time served", pair.both().endTime(), wanted, Unit.HOUR)));
   }
 
   private static Optional<Found> tooHot(Case c) {
@@ -196,7 +196,7 @@ final class DutyRules {
   }
 
   private static Optional<Found> clipped(Case c) {
-    Run run = c.pair().map(TwinRun::asRun).orElse(c.duty());
+    Run run = c.pair().map(TwinRun::both).orElse(c.duty());
     double share = run.totals().withheldShare();
     if (!run.outcome().complete() || run.served()) {
       return Optional.empty();

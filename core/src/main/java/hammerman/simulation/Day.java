@@ -73,9 +73,9 @@ public record Day(Kind kind, double air, Run run, double left) {
                     chain,
                     kind,
                     kind == Kind.HOTTEST
-                        ? hottest.asRun()
+                        ? hottest.both()
                         : TwinRun.of(chain, air(chain, kind), kind == Kind.LAST ? worn : Health.NEW)
-                            .asRun()))
+                            .both()))
         .toList();
   }
 

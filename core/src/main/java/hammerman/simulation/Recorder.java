@@ -34,12 +34,17 @@ final class Recorder {
     samples[Trace.Channel.SOC.ordinal()][size] = soc;
     samples[Trace.Channel.DISTANCE.ordinal()][size] = distance;
     size++;
+    see(time, voltage, current, kelvin);
+  }
+
+  /** Counts a moment among the extremes without a sample of it. */
+  void see(double time, double voltage, double current, double kelvin) {
     if (voltage < lowestVoltage) {
       lowestVoltage = voltage;
       lowestVoltageTime = time;
     }
     peakCurrent = Math.max(peakCurrent, current);
-    peakPower = Math.max(peakPower, power);
+    peakPower = Math.max(peakPower, voltage * current);
     peakTemperature = Math.max(peakTemperature, kelvin);
   }
 

@@ -165,7 +165,7 @@ class DaysTest {
         two.withDuty(two.duty().withMachine(machine.withPeakCurrent(12).withFullEffortCurrent(10)));
     Forecast f = Forecast.of(held);
     TwinRun run = f.pair().orElseThrow();
-    assertThat(run.outcome().complete()).isTrue();
+    assertThat(run.both().outcome().complete()).isTrue();
     assertThat(run.served()).isFalse();
     assertThat(f.judgements()).anyMatch(j -> j.id().equals("duty.clipped"));
     assertThat(f.judgements()).noneMatch(j -> j.id().equals("duty.pair"));

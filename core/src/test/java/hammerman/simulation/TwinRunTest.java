@@ -33,7 +33,7 @@ class TwinRunTest {
   @EnumSource(Joining.class)
   void chargeAndEnergyAreKept(Joining joining) {
     TwinRun run = run(joining);
-    assertThat(run.imbalance()).isCloseTo(0, within(1e-3));
+    assertThat(run.both().totals().imbalance()).isCloseTo(0, within(1e-3));
     SecondPack second = Samples.second(joining);
     double q = barrow.pack().capacity();
     double used = (second.firstSoc() - run.first().endSoc()) * q;
@@ -83,7 +83,7 @@ class TwinRunTest {
             Samples.second(Joining.SWITCH_OVER),
             barrow.duty().task().load().withRounds(18));
     assertThat(run.second().charge()).isZero();
-    assertThat(longer.switchedAt()).isGreaterThan(run.endTime());
+    assertThat(longer.switchedAt()).isGreaterThan(run.both().endTime());
     assertThat(longer.second().charge()).isGreaterThan(5);
   }
 
@@ -124,10 +124,43 @@ class TwinRunTest {
         .isCloseTo(one.totals().delivered(), within(2e-3 * one.totals().delivered()));
   }
 
+  /** What is left of two packs of different size counts by what each holds. */
+  @Test
+  void whatIsLeftOfTwoPacksWeighsByTheirCapacity() {
+    TwinRun run = run(Joining.SWITCH_OVER);
+    double first = barrow.pack().capacity();
+    double second = Samples.second(Joining.SWITCH_OVER).pack().capacity();
+    double left = run.first().endSoc() * first + run.second().endSoc() * second;
+    assertThat(first).isNotEqualTo(second);
+    assertThat(run.both().endSoc()).isCloseTo(left / (first + second), within(1e-9));
+  }
+
+  /** The step in which a pack opens ends there; the other carries the rest of it. */
+  @Test
+  void theChargeOfTwoPacksIsThatOfTheLoadWhereverOneOpens() {
+    Design touchy = Samples.withBms(barrow, b -> b.withTrip(10, 5.3));
+    TwinRun two =
+        TwinRun.of(Chain.of(touchy), Samples.second(Joining.PARALLEL), Load.current(30, 60));
+    assertThat(two.first().openedAt()).isCloseTo(5.3, within(1e-6));
+    assertThat(two.both().totals().delivered()).isCloseTo(0.5, within(1e-9));
+    assertThat(two.first().charge() + two.second().charge()).isCloseTo(0.5, within(1e-9));
+    assertThat(two.both().extremes().peakCurrent()).isCloseTo(30, within(1e-9));
+  }
+
+  /** A pack that cannot give the power has figures all the same. */
+  @Test
+  void twoPacksThatCannotDeliverStillTellTheirVoltage() {
+    TwinRun two =
+        TwinRun.of(Chain.of(barrow), Samples.second(Joining.PARALLEL), Load.power(1e6, 60));
+    assertThat(two.both().outcome()).isInstanceOf(Outcome.CannotDeliver.class);
+    assertThat(two.both().extremes().lowestVoltage()).isBetween(50.0, 56.0);
+    assertThat(two.both().endTime()).isZero();
+  }
+
   @Test
   void inSeriesTheVoltagesAddAndTheCurrentIsOne() {
     TwinRun run = run(Joining.SERIES);
-    assertThat(run.voltage()[0]).isGreaterThan(105);
+    assertThat(run.both().trace().at(Trace.Channel.VOLTAGE, 0)).isGreaterThan(105);
     assertThat(run.first().current()[3]).isEqualTo(run.second().current()[3]);
   }
 

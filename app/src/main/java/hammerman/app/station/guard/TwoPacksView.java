@@ -257,16 +257,16 @@ final class TwoPacksView extends VBox {
     String served =
         run.served()
             ? "Together they serve the " + Figures.duration(wanted) + " asked for."
-            : run.outcome().complete()
+            : run.both().outcome().complete()
                 ? "Together they go on for the %s, but a current limit withholds %s of the energy."
                     .formatted(
                         Figures.duration(wanted),
-                        Figures.of(run.asRun().totals().withheldShare(), Unit.PERCENT, 0))
+                        Figures.of(run.both().totals().withheldShare(), Unit.PERCENT, 0))
                 : "Together they end after %s of %s: %s."
                     .formatted(
-                        Figures.duration(run.endTime()),
+                        Figures.duration(run.both().endTime()),
                         Figures.duration(wanted),
-                        Day.ending(run.outcome()));
+                        Day.ending(run.both().outcome()));
     String over =
         Double.isNaN(run.switchedAt())
             ? ""
