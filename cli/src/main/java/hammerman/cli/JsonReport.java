@@ -46,6 +46,7 @@ final class JsonReport {
     Optional<EveryCell> inPlace = EveryCell.of(f);
     root.set("days", days(inPlace.map(EveryCell::days).orElse(f.days())));
     root.set("cells", inPlace.<JsonNode>map(JsonReport::cells).orElse(NODES.nullNode()));
+    root.set("untilEnd", untilEnd(f));
     root.set("sag", sag(f));
     root.set("thermal", thermal(f));
     root.set("charge", charge(f));
@@ -196,6 +197,7 @@ final class JsonReport {
     node.set("endTime_s", band(s.time(), Unit.SECOND));
     node.set("sag_V", band(s.sag(), Unit.VOLT));
     node.set("peakTemperature_C", band(s.hottest(), Unit.CELSIUS));
+    node.set("years", band(s.years(), Unit.ONE));
     if (f.range() > 0) {
       node.set("range_km", band(s.distance(), Unit.KILOMETRE));
     } else {
@@ -219,6 +221,26 @@ final class JsonReport {
         .put("low", figure(unit.fromCore(b.low())))
         .put("middle", figure(unit.fromCore(b.middle())))
         .put("high", figure(unit.fromCore(b.high())));
+  }
+
+  /** How far the duty's load goes on until the pack ends it, on three days. */
+  private static ObjectNode untilEnd(Forecast f) {
+    ObjectNode node = NODES.objectNode();
+    node.set("typical", end(f.reach().typical()));
+    node.set("hottest", end(f.onward()));
+    node.set("coldest", end(f.reach().coldest()));
+    return node;
+  }
+
+  private static ObjectNode end(Run run) {
+    ObjectNode node =
+        NODES
+            .objectNode()
+            .put("endReason", run.outcome().key())
+            .put("endTime_s", figure(run.endTime()));
+    return run.totals().distance() > 0
+        ? node.put("range_km", figure(Unit.KILOMETRE.fromCore(run.totals().distance())))
+        : node.putNull("range_km");
   }
 
   private static ArrayNode sag(Forecast f) {
@@ -264,7 +286,9 @@ final class JsonReport {
         .objectNode()
         .put("time_s", figure(f.charge().time()))
         .put("energy_Wh", figure(Unit.WATT_HOUR.fromCore(f.charge().energy())))
-        .put("charge_Ah", figure(f.charge().charge()));
+        .put("charge_Ah", figure(f.charge().charge()))
+        .put("air_C", figure(Unit.CELSIUS.fromCore(f.chain().chargingAir())))
+        .put("usualTime_s", figure(f.usualCharge().time()));
   }
 
   private static ObjectNode life(LifeForecast life) {

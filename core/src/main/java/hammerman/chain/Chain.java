@@ -144,6 +144,12 @@ public record Chain(
         design.pack().cell().temperatures().chargeLowest());
   }
 
+  /** Returns the air of a usual charge, K: the middle, where that is not too cold to charge. */
+  public double usualChargingAir() {
+    var air = design.duty().surroundings();
+    return Math.max(chargingAir(), 0.5 * (air.coldestCharging() + air.hottestCharging()));
+  }
+
   private static Demand demand(Design design, Supply supply, double soc) {
     Moment hardest = design.duty().hardest();
     LoadCurve curve = curve(design, supply, soc, Demand.WINDOW);

@@ -3,7 +3,7 @@ package hammerman.circuit;
 import hammerman.circuit.Part.Kind;
 import hammerman.readymade.ReadyMade;
 import hammerman.readymade.ReadyMadeUse;
-import hammerman.readymade.StartRun;
+import hammerman.simulation.StartRun;
 import hammerman.unit.Unit;
 
 /** A ready-made battery on the same machine. */

@@ -44,8 +44,7 @@ public record AirSweep(double wanted, List<Point> points) {
     List<Point> points = new ArrayList<>();
     for (int k = 0; k <= parts; k++) {
       double air = from + (to - from) * k / parts;
-      Discharge fresh =
-          Discharge.of(f.chain(), Forecast.longer(f, 1), f.chain().ceiling(), air).withStep(STEP);
+      Discharge fresh = Onward.in(f.chain(), f.onward(), air, STEP);
       points.add(
           new Point(
               air,

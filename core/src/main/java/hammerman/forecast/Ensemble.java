@@ -3,6 +3,7 @@ package hammerman.forecast;
 import hammerman.chain.Chain;
 import hammerman.chain.Path;
 import hammerman.design.Design;
+import hammerman.life.LifeForecast;
 import hammerman.pack.Pack;
 import hammerman.simulation.CellPopulation;
 import hammerman.simulation.Discharge;
@@ -60,6 +61,7 @@ public record Ensemble(List<Member> members) {
    * @param distance until then, m
    * @param sag voltage at the hardest moment at 20 % charge, V
    * @param hottest temperature of its hottest cell, K
+   * @param years of life, in that air always
    */
   public record Member(
       double load,
@@ -70,7 +72,8 @@ public record Ensemble(List<Member> members) {
       double time,
       double distance,
       double sag,
-      double hottest) {}
+      double hottest,
+      double years) {}
 
   public Ensemble {
     members = List.copyOf(members);
@@ -109,7 +112,7 @@ public record Ensemble(List<Member> members) {
             + random.nextDouble() * (surroundings.hottestInUse() - surroundings.coldestInUse());
     CellPopulation cells = CellPopulation.drawn(pack, Tolerance.of(pack.lot()), random);
     Run run =
-        Discharge.of(chain, Forecast.longer(f, load), chain.ceiling(), air)
+        Discharge.of(chain, Onward.load(chain, f.onward()).times(load), chain.ceiling(), air)
             .with(cells)
             .withStep(STEP)
             .run();
@@ -132,7 +135,21 @@ public record Ensemble(List<Member> members) {
         run.endTime(),
         run.totals().distance(),
         sag(chain, load * chain.demand().peak(), air, resistance),
-        run.extremes().peakTemperature());
+        run.extremes().peakTemperature(),
+        years(f, run, air, random.nextGaussian()));
+  }
+
+  /**
+   * Years of life in that air, with a law that is as far off as it may be: its band is taken as two
+   * standard deviations.
+   */
+  private static double years(Forecast f, Run run, double air, double off) {
+    var use = f.design().duty().surroundings();
+    double middle = 0.5 * (use.coldestInUse() + use.hottestInUse());
+    double rise = air - middle + Forecast.meanRise(run, air);
+    LifeForecast life = Forecast.life(f.chain(), f.duty(), f.chain().ceiling(), rise);
+    double bound = off > 0 ? life.yearsLow() : life.yearsHigh();
+    return life.years() * Math.pow(bound / life.years(), Math.min(1, Math.abs(off) / 2));
   }
 
   private static double sag(Chain chain, double current, double air, double resistance) {

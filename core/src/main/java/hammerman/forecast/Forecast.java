@@ -7,7 +7,6 @@ import hammerman.chain.LaidOut;
 import hammerman.chain.Layout;
 import hammerman.circuit.Circuit;
 import hammerman.design.Design;
-import hammerman.duty.Load;
 import hammerman.finding.Finding;
 import hammerman.judgement.Case;
 import hammerman.judgement.Judge;
@@ -30,8 +29,10 @@ import java.util.Optional;
  * @param duty the duty asked for, from the charge ceiling, in the hottest air
  * @param days the duty on four days, the hottest among them; of two packs both together
  * @param onward the same load gone on with until the pack ends it
+ * @param reach the same on a typical and on the coldest day
  * @param thermal temperatures, of the pack as a lump and of each cell of the layout
- * @param charge a charge from where the duty ends
+ * @param charge a charge from where the duty ends, in the coldest air in which it may be charged
+ * @param usualCharge the same in the middle of the temperatures of charging
  * @param life ageing under the duty and the habits
  * @param otherCeilings the same with other charge ceilings, highest first
  * @param layout the layout in the box, if the design has a plan of its fit
@@ -44,17 +45,16 @@ public record Forecast(
     Run duty,
     List<Day> days,
     Run onward,
+    Reach reach,
     Thermal thermal,
     Charge charge,
+    Charge usualCharge,
     LifeForecast life,
     List<CeilingLife> otherCeilings,
     Optional<Layout> layout,
     Optional<TwinRun> pair,
     Circuit circuit,
     List<Finding> judgements) {
-
-  /** A load that is to end with the pack asks for so many times the energy there is. */
-  private static final double BEYOND = 2;
 
   /** Charge ceilings that are compared. */
   private static final List<Double> CEILINGS = List.of(1.0, 0.9, 0.8);
@@ -90,13 +90,16 @@ public record Forecast(
     List<Day> days =
         pair.map(p -> Day.together(chain, p, worn(life)))
             .orElseGet(() -> Day.all(chain, duty, worn(life)));
+    Run onward = Onward.hottest(chain, duty);
     return new Forecast(
         chain,
         duty,
         days,
-        onward(chain, duty),
+        onward,
+        Reach.of(chain, onward),
         thermal,
         Charge.of(chain, duty.endSoc(), chain.chargingAir()),
+        Charge.of(chain, duty.endSoc(), chain.usualChargingAir()),
         life,
         otherCeilings(chain, duty),
         built.layout(),
@@ -123,35 +126,6 @@ public record Forecast(
         design.duty().task().load(),
         chain.ceiling(),
         design.duty().surroundings().hottestInUse());
-  }
-
-  /** The duty's load repeated well past the energy there is, so that the pack ends it. */
-  private static Run onward(Chain chain, Run duty) {
-    Design design = chain.design();
-    if (!duty.outcome().complete()) {
-      return duty;
-    }
-    Load load = design.duty().task().load();
-    double used = chain.ceiling() - duty.endSoc();
-    double longest = Math.max(1, Math.floor(Load.LONGEST / load.roundDuration()));
-    double rounds =
-        used > 0.001 ? Math.ceil(1.3 * load.rounds() * chain.ceiling() / used) + 1 : longest;
-    return Discharge.of(
-            chain,
-            load.withRounds((int) Math.min(rounds, longest)),
-            chain.ceiling(),
-            design.duty().surroundings().hottestInUse())
-        .run();
-  }
-
-  /** The duty's load by a factor, repeated well past the energy that there is. */
-  static Load longer(Forecast f, double by) {
-    Load load = f.design().duty().task().load();
-    double used = Math.max(1e-3, f.chain().ceiling() - f.onward().endSoc());
-    double onward = f.onward().endTime() / load.roundDuration();
-    double longest = Math.max(1, Math.floor(Load.LONGEST / load.roundDuration()));
-    double rounds = Math.min(longest, Math.ceil(BEYOND * onward / used) + 1);
-    return load.withRounds((int) rounds).times(by);
   }
 
   /** The usual ceilings other than the chosen one. */
@@ -221,7 +195,7 @@ public record Forecast(
   }
 
   /** Mean over the time of a run, not over its samples, which may lie anyhow. */
-  private static double meanRise(Run run, double ambient) {
+  static double meanRise(Run run, double ambient) {
     Trace t = run.trace();
     double sum = 0;
     double time = 0;

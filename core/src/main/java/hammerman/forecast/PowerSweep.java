@@ -1,7 +1,5 @@
 package hammerman.forecast;
 
-import hammerman.duty.Load;
-import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,11 +50,7 @@ public record PowerSweep(double mean, double peak, List<Point> cold, List<Point>
     List<Point> points = new ArrayList<>();
     for (int k = 1; k <= PARTS; k++) {
       double power = to * k / PARTS;
-      double longest = Math.min(Load.LONGEST, 2 * f.design().pack().energy() / power);
-      Run run =
-          Discharge.of(f.chain(), Load.power(power, longest), f.chain().ceiling(), air)
-              .withStep(Math.max(STEP, longest / 3000))
-              .run();
+      Run run = Onward.at(f.chain(), power, air, STEP);
       if (run.totals().withheldShare() > Run.CLIPPED || run.endTime() <= 0) {
         // More is not to be had: the machine lets no more through, or the pack has no more.
         break;

@@ -14,6 +14,8 @@ import hammerman.guard.ChargePlan;
 import hammerman.heat.HeatMap;
 import hammerman.life.LifeForecast;
 import hammerman.pack.Pack;
+import hammerman.simulation.Day;
+import hammerman.simulation.Run;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
@@ -24,16 +26,40 @@ import java.util.List;
 final class RunWorkings {
   private RunWorkings() {}
 
+  static String otherDays(Headline headline, Forecast f) {
+    boolean cold = f.reach().coldest().endTime() <= f.onward().endTime();
+    Run worst = cold ? f.reach().coldest() : f.onward();
+    String when = cold ? " coldest" : " hottest";
+    return switch (headline) {
+      case RUN_TIME -> Figures.duration(worst.endTime()) + when;
+      case RANGE -> Figures.of(worst.totals().distance(), Unit.KILOMETRE) + when;
+      case PEAK_TEMPERATURE ->
+          f.days().stream()
+                  .filter(d -> d.kind() == Day.Kind.TYPICAL)
+                  .map(d -> Figures.of(d.run().extremes().peakTemperature(), Unit.CELSIUS, 0))
+                  .findFirst()
+                  .orElse("–")
+              + " typical";
+      case CHARGE_TIME -> Figures.duration(f.usualCharge().time()) + " typical";
+      case SAG -> "coldest day";
+      case SETTLED_TEMPERATURE -> "hottest day";
+      default -> "";
+    };
+  }
+
   static Derivation dutyTime(Forecast f) {
-    return run("Time served", Figures.duration(f.duty().endTime()), f);
+    return run("Time served", Figures.duration(f.duty().endTime()), f, f.duty(), hottest(f));
   }
 
   static Derivation runTime(Forecast f) {
-    return run("Time until the pack ends", Figures.duration(f.onward().endTime()), f);
+    Run run = f.reach().typical();
+    return run("Time until the pack ends", Figures.duration(run.endTime()), f, run, typical(f));
   }
 
   static Derivation range(Forecast f) {
-    return run("Distance until the pack ends", Figures.of(f.range(), Unit.KILOMETRE), f);
+    Run run = f.reach().typical();
+    String way = Figures.of(run.totals().distance(), Unit.KILOMETRE);
+    return run("Distance until the pack ends", way, f, run, typical(f));
   }
 
   static Derivation peakTemperature(Forecast f) {
@@ -43,7 +69,21 @@ final class RunWorkings {
         .map(m -> hottestCell(title, m, f))
         .orElseGet(
             () ->
-                run(title, Figures.of(f.duty().extremes().peakTemperature(), Unit.CELSIUS, 0), f));
+                run(
+                    title,
+                    Figures.of(f.duty().extremes().peakTemperature(), Unit.CELSIUS, 0),
+                    f,
+                    f.duty(),
+                    hottest(f)));
+  }
+
+  private static double hottest(Forecast f) {
+    return f.design().duty().surroundings().hottestInUse();
+  }
+
+  private static double typical(Forecast f) {
+    var air = f.design().duty().surroundings();
+    return 0.5 * (air.coldestInUse() + air.hottestInUse());
   }
 
   private static Derivation hottestCell(String title, HeatMap map, Forecast f) {
@@ -82,9 +122,8 @@ final class RunWorkings {
   }
 
   /** A figure read off a simulated run. */
-  private static Derivation run(String title, String result, Forecast f) {
+  private static Derivation run(String title, String result, Forecast f, Run run, double air) {
     Pack p = pack(f);
-    double air = f.design().duty().surroundings().hottestInUse();
     return new Derivation(
         title,
         result,
@@ -99,7 +138,10 @@ final class RunWorkings {
                 Figures.of(f.chain().path().circuit().reachable(air), Unit.PERCENT, 0)),
             model("R0, v1, v2", "shares of R10, and times", "0.70; 0.596, 15 s; 0.30, 300 s"),
             cell("R10", "cell resistance", cell(f).r10(), Unit.MILLIOHM),
-            yours("T_air", "hottest in use", Figures.of(air, Unit.CELSIUS, 0)),
+            yours(
+                "T_air",
+                air == hottest(f) ? "hottest in use" : "middle of those in use",
+                Figures.of(air, Unit.CELSIUS, 0)),
             computed(
                 "C",
                 "heat capacity of the cells",
@@ -108,7 +150,7 @@ final class RunWorkings {
             computed(
                 "check",
                 "energy balance error",
-                Figures.fixed(Math.abs(f.duty().totals().imbalance()) * 100, 4) + " %")),
+                Figures.fixed(Math.abs(run.totals().imbalance()) * 100, 4) + " %")),
         CIRCUIT_SOURCE,
         CIRCUIT_RANGE + "; one thermal lump",
         air > 353.15);

@@ -1,10 +1,8 @@
 package hammerman.forecast;
 
-import hammerman.duty.Load;
 import hammerman.duty.Segment;
 import hammerman.duty.Task;
 import hammerman.duty.Vehicle;
-import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -79,11 +77,7 @@ public record SpeedSweep(List<Point> points, double dutySpeed) {
   private static double time(Forecast f, double power) {
     var air = f.design().duty().surroundings();
     double middle = 0.5 * (air.coldestInUse() + air.hottestInUse());
-    double longest = Math.min(Load.LONGEST, 2 * f.design().pack().energy() / Math.max(1, power));
-    Run run =
-        Discharge.of(f.chain(), Load.power(power, longest), f.chain().ceiling(), middle)
-            .withStep(Math.max(STEP, longest / 2000))
-            .run();
+    Run run = Onward.at(f.chain(), power, middle, STEP);
     return run.served() || !run.outcome().complete() ? run.endTime() : 0;
   }
 

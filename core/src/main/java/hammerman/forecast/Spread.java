@@ -15,10 +15,11 @@ import java.util.function.ToDoubleFunction;
  * @param distance until then, m
  * @param sag voltage at the hardest moment at 20 % charge, V
  * @param hottest temperature of the hottest cell, K
+ * @param years of life
  * @param causes what the time depends on, the greatest share first
  */
 public record Spread(
-    int members, Band time, Band distance, Band sag, Band hottest, List<Cause> causes) {
+    int members, Band time, Band distance, Band sag, Band hottest, Band years, List<Cause> causes) {
 
   /**
    * What nine of ten come to.
@@ -77,6 +78,7 @@ public record Spread(
         band(all, Member::distance),
         band(all, Member::sag),
         band(all, Member::hottest),
+        band(all, Member::years),
         causes(all));
   }
 

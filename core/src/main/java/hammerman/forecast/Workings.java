@@ -59,6 +59,14 @@ public final class Workings {
     return of(headline, f).result();
   }
 
+  /**
+   * Returns what a headline that tells of one day comes to on others, for beside it; empty where it
+   * does not depend on the day.
+   */
+  public static String otherDays(Headline headline, Forecast f) {
+    return RunWorkings.otherDays(headline, f);
+  }
+
   private static Derivation nominalVoltage(Forecast f) {
     Pack p = pack(f);
     return arithmetic(

@@ -44,7 +44,6 @@ public final class CellNetwork {
   private double strips;
   private double voltage;
   private double currentBefore;
-  private int factors;
 
   private CellNetwork(NodeEquations equations, Pieces conducting, double contact) {
     this.equations = equations;
@@ -104,11 +103,6 @@ public final class CellNetwork {
     return voltage;
   }
 
-  /** Returns how often the factor was made. */
-  public int factors() {
-    return factors;
-  }
-
   /**
    * Takes note of the resistance of each cell with its contacts.
    *
@@ -128,7 +122,6 @@ public final class CellNetwork {
   }
 
   private void factor(double[] now) {
-    factors++;
     for (int k = 0; k < cells; k++) {
       conducts[k] = now[k];
       factored[k] = 1 / now[k];

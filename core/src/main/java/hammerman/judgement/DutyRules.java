@@ -92,6 +92,7 @@ final class DutyRules {
           case Outcome.Complete o -> "";
           case Outcome.TooHot o -> "";
           case Outcome.OverCurrent o -> "";
+          case Outcome.FuseOpens o -> "";
           case Outcome.CannotDeliver o -> "";
         };
     if (who.isEmpty()) {

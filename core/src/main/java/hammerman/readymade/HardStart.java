@@ -34,7 +34,7 @@ public record HardStart(
   }
 
   /** Returns the battery current that is never exceeded, A; infinite without a limit. */
-  double limit() {
+  public double limit() {
     return cap == null ? Double.POSITIVE_INFINITY : cap;
   }
 }

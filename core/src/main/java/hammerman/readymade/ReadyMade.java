@@ -1,6 +1,11 @@
 package hammerman.readymade;
 
 import hammerman.cell.CellType;
+import hammerman.pack.ConductorMaterial;
+import hammerman.pack.Cooling;
+import hammerman.pack.Lot;
+import hammerman.pack.Pack;
+import hammerman.pack.Strip;
 import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
@@ -28,6 +33,17 @@ public record ReadyMade(
     Valid.range("Trip current", tripCurrent, 0.1, 5000, Unit.AMPERE);
     Valid.range("Trip delay", tripDelay, 0, 60, Unit.SECOND);
     Valid.range("Lowest group voltage", lowestGroup, 0.5, 5, Unit.VOLT);
+  }
+
+  /** Returns it as a pack of new cells; strip and cooling are not known, and are the usual. */
+  public Pack pack() {
+    return new Pack(
+        cell,
+        series,
+        parallel,
+        Strip.plain(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1),
+        Cooling.SEALED,
+        Lot.ONE_BATCH);
   }
 
   public ReadyMade withCounts(int newSeries, int newParallel) {

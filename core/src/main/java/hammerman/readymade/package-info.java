@@ -1,6 +1,6 @@
 /**
  * A ready-made battery behind its own protection, and the hard start that trips it: {@link
- * hammerman.readymade.StartRun#of}. The cure is a softer start or a current limit, never removing
+ * hammerman.simulation.StartRun#of}. The cure is a softer start or a current limit, never removing
  * protection.
  */
 @NullMarked

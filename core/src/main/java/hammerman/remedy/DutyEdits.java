@@ -13,7 +13,7 @@ import hammerman.guard.Parts;
 import hammerman.pack.Cooling;
 import hammerman.pack.Pack;
 import hammerman.readymade.ReadyMadeUse;
-import hammerman.readymade.StartRun;
+import hammerman.simulation.StartRun;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Objects;

@@ -143,6 +143,7 @@ public record Day(Kind kind, double air, Run run, double left) {
           case Outcome.Complete o -> Outcome.Place.EVERY;
           case Outcome.MachineCutOut o -> Outcome.Place.EVERY;
           case Outcome.OverCurrent o -> Outcome.Place.EVERY;
+          case Outcome.FuseOpens o -> Outcome.Place.EVERY;
           case Outcome.CannotDeliver o -> Outcome.Place.EVERY;
         };
     return ended.equals(Outcome.Place.EVERY)
@@ -161,6 +162,9 @@ public record Day(Kind kind, double air, Run run, double left) {
       case Outcome.Empty o -> "the cells are empty";
       case Outcome.TooHot o -> "the cells reach " + Figures.of(o.limit(), Unit.CELSIUS, 0);
       case Outcome.OverCurrent o -> "the BMS opens at " + Figures.of(o.current(), Unit.AMPERE);
+      case Outcome.FuseOpens o ->
+          "%s open the fuse of %s"
+              .formatted(Figures.of(o.current(), Unit.AMPERE), Figures.of(o.rating(), Unit.AMPERE));
       case Outcome.CannotDeliver o -> "it cannot deliver " + Figures.of(o.demand(), Unit.WATT);
     };
   }

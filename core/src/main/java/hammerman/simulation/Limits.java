@@ -2,8 +2,11 @@ package hammerman.simulation;
 
 import hammerman.design.Design;
 import hammerman.guard.Bms;
+import hammerman.guard.Fuse;
 import hammerman.guard.Guard;
 import hammerman.pack.Pack;
+import hammerman.readymade.ReadyMade;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What ends a run or limits its current, in one set for one pack and for two. Absent limits are
@@ -15,6 +18,7 @@ import hammerman.pack.Pack;
  * @param temperature cell temperature at which the run ends, K
  * @param overCurrent BMS threshold, A
  * @param overCurrentDelay time above the threshold before it trips, s
+ * @param fuse main fuse in the path, if there is one
  * @param mostOut current limit of the machine, A
  * @param mostBack highest current taken back, A
  */
@@ -25,6 +29,7 @@ record Limits(
     double temperature,
     double overCurrent,
     double overCurrentDelay,
+    @Nullable Fuse fuse,
     double mostOut,
     double mostBack) {
 
@@ -34,7 +39,7 @@ record Limits(
   private static final double INF = Double.POSITIVE_INFINITY;
 
   /** Only an empty cell ends the run. */
-  static final Limits NONE = new Limits(-INF, INF, -INF, INF, INF, INF, INF, INF);
+  static final Limits NONE = new Limits(-INF, INF, -INF, INF, INF, INF, null, INF, INF);
 
   static Limits of(Design design) {
     var machine = design.duty().machine();
@@ -51,6 +56,20 @@ record Limits(
     return of(pack, guard, -INF, INF, INF);
   }
 
+  /** The protection of a battery bought whole: it opens at once on voltage. */
+  static Limits ofReadyMade(ReadyMade battery) {
+    return new Limits(
+        -INF,
+        INF,
+        battery.series() * battery.lowestGroup(),
+        INF,
+        battery.tripCurrent(),
+        battery.tripDelay(),
+        null,
+        INF,
+        INF);
+  }
+
   private static Limits of(
       Pack pack, Guard guard, double machineCutOut, double mostOut, double mostBack) {
     var protection = guard.protection();
@@ -62,6 +81,7 @@ record Limits(
         pack.cell().temperatures().dischargeHighest(),
         path.map(Bms::overCurrent).orElse(INF),
         path.map(Bms::overCurrentDelay).orElse(INF),
+        guard.fuse().orElse(null),
         mostOut,
         mostBack);
   }

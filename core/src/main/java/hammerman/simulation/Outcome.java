@@ -69,6 +69,14 @@ public sealed interface Outcome {
     }
   }
 
+  /** The main fuse opened; current then and rating, A. */
+  record FuseOpens(double current, double rating) implements Outcome {
+    @Override
+    public String key() {
+      return "fuseOpens";
+    }
+  }
+
   /** The power cannot be had from the pack at all; W. */
   record CannotDeliver(double demand, double most) implements Outcome {
     @Override

@@ -1,5 +1,6 @@
 package hammerman.simulation;
 
+import hammerman.guard.Fuse;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -7,6 +8,9 @@ import org.jspecify.annotations.Nullable;
  * comes with how much too long the step was, so that a run ends when it ends and not a step late.
  */
 final class Watch {
+  /** Time in which a fuse lets go of its heat, s; typical. */
+  private static final double FUSE_COOLS = 30;
+
   private final PackState state;
   private final Limits limits;
   private double overCurrentFor;
@@ -17,6 +21,11 @@ final class Watch {
   private double overCurrentBefore;
   private double underVoltageBefore;
   private double late;
+
+  /** Share of what opens the fuse that it has taken up. */
+  private double melted;
+
+  private double meltedBefore;
 
   Watch(PackState state, Limits limits) {
     this.state = state;
@@ -35,6 +44,7 @@ final class Watch {
     temperatureBefore = state.temperature();
     overCurrentBefore = overCurrentFor;
     underVoltageBefore = underVoltageFor;
+    meltedBefore = melted;
     late = 0;
     if (current > 0 && voltageBefore < limits.machineCutOut()) {
       return new Outcome.MachineCutOut(voltageBefore, limits.machineCutOut());
@@ -49,6 +59,7 @@ final class Watch {
   void goBack() {
     overCurrentFor = overCurrentBefore;
     underVoltageFor = underVoltageBefore;
+    melted = meltedBefore;
   }
 
   /**
@@ -67,6 +78,10 @@ final class Watch {
               found,
               overCurrentFor - limits.overCurrentDelay(),
               new Outcome.OverCurrent(current, limits.overCurrent(), limits.overCurrentDelay()));
+    }
+    Fuse fuse = limits.fuse();
+    if (fuse != null) {
+      found = melting(found, fuse, Math.abs(current), dt);
     }
     double group = state.lowestGroup(current);
     if (current > 0 && group < limits.groupCutOff()) {
@@ -110,9 +125,27 @@ final class Watch {
       case Outcome.TooHot o -> o;
       case Outcome.Empty o -> o;
       case Outcome.OverCurrent o -> o;
+      case Outcome.FuseOpens o -> o;
       case Outcome.CannotDeliver o -> o;
       case Outcome.Complete o -> o;
     };
+  }
+
+  /**
+   * The fuse takes up each moment's share of the time that surely opens it (M. A. Miner, J. Appl.
+   * Mech. 12, 1945, A159), and lets go of it below its rating.
+   */
+  private @Nullable Outcome melting(@Nullable Outcome found, Fuse fuse, double current, double dt) {
+    double multiple = current / fuse.rating();
+    if (multiple <= 1) {
+      melted = melted > 0 ? melted * Math.exp(-dt / FUSE_COOLS) : 0;
+      return found;
+    }
+    double time = fuse.kind().openingTime(multiple);
+    melted += dt / time;
+    return melted < 1
+        ? found
+        : later(found, (melted - 1) * time, new Outcome.FuseOpens(current, fuse.rating()));
   }
 
   private @Nullable Outcome tooHot() {

@@ -77,6 +77,43 @@ class RandomDesignTest {
     }
   }
 
+  /**
+   * Of any design: with more in parallel it never sags more; the colder the less far; the warmer it
+   * is stored the shorter it lives; a charge in the cold is never the quicker.
+   */
+  @ParameterizedTest
+  @ValueSource(longs = {31, 32, 33})
+  void whatNeverHelpsNeverHelps(long seed) {
+    Random random = new Random(seed);
+    for (int k = 0; k < 25; k++) {
+      Design design = design(random).withSecond(null);
+      Forecast f = Forecast.of(design);
+      Forecast wider =
+          Forecast.of(design.withPack(design.pack().withParallel(design.pack().parallel() + 1)));
+      for (int s = 0; s < f.chain().sag().size(); s++) {
+        assertThat(wider.chain().sag().get(s).settled())
+            .as("%s wider", design.pack().counts())
+            .isGreaterThanOrEqualTo(f.chain().sag().get(s).settled() - 1e-9);
+      }
+      var air = design.duty().surroundings();
+      double colder = Math.max(233.15, air.coldestInUse() - 8);
+      Forecast cold =
+          Forecast.of(
+              design.withDuty(design.duty().withSurroundings(air.withColdestInUse(colder))));
+      assertThat(cold.reach().coldest().endTime())
+          .as("%s colder", design.pack().counts())
+          .isLessThanOrEqualTo(f.reach().coldest().endTime() * (1 + 1e-6));
+      Forecast warm =
+          Forecast.of(
+              design.withDuty(
+                  design
+                      .duty()
+                      .withSurroundings(
+                          air.withHottestStored(Math.min(343.15, air.hottestStored() + 5)))));
+      assertThat(warm.life().years()).isLessThanOrEqualTo(f.life().years() * (1 + 1e-9));
+    }
+  }
+
   @ParameterizedTest
   @ValueSource(longs = {11, 12})
   void everyDesignSurvivesTheFile(long seed) throws UnreadableProject {

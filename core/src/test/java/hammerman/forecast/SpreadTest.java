@@ -50,6 +50,8 @@ class SpreadTest {
         .isBetween(0.85, 1.25);
     assertThat(s.hottest().low()).isGreaterThan(BARROW.duty().surroundings().coldestInUse());
     assertThat(s.sag().low()).isLessThan(s.sag().high());
+    assertThat(s.years().low()).isLessThan(f.life().years());
+    assertThat(s.years().high()).isGreaterThan(f.life().years());
   }
 
   /** Cells of which nothing is known matter more, and shorten what can be counted on. */
@@ -96,7 +98,7 @@ class SpreadTest {
   void percentilesAndSharesFollowTheirDefinitions() {
     List<Member> members =
         IntStream.rangeClosed(0, 100)
-            .mapToObj(k -> new Member(1 + k % 2, 280 + k, 1, 1, 1, 1000 + 10 * k, k, 40, 300))
+            .mapToObj(k -> new Member(1 + k % 2, 280 + k, 1, 1, 1, 1000 + 10 * k, k, 40, 300, 5))
             .toList();
     Spread s = Spread.of(new Ensemble(members));
     assertThat(s.time()).isEqualTo(new Spread.Band(1050, 1500, 1950));

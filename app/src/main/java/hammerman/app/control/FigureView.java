@@ -8,6 +8,8 @@ import javafx.scene.layout.VBox;
 public final class FigureView extends Button {
   private final String name;
   private final Label value = new Label("–");
+  private final Label note = new Label();
+  private final VBox lines = new VBox();
 
   /**
    * @param name what the figure is
@@ -18,11 +20,23 @@ public final class FigureView extends Button {
     Label caption = new Label(name);
     caption.getStyleClass().add("name");
     value.getStyleClass().add("value");
-    setGraphic(new VBox(caption, value));
+    note.getStyleClass().add("name");
+    lines.getChildren().addAll(caption, value);
+    setGraphic(lines);
     getStyleClass().setAll("figure");
     setId("figure-" + Form.id(name));
     setMinWidth(USE_PREF_SIZE);
     setOnAction(e -> showWorking.run());
+  }
+
+  /** Shows a value, and below it what it comes to otherwise. */
+  public void show(String text, String otherwise) {
+    show(text);
+    note.setText(otherwise);
+    if (!lines.getChildren().contains(note)) {
+      lines.getChildren().add(note);
+    }
+    setAccessibleText("%s %s, %s, show working".formatted(name, text, otherwise));
   }
 
   /** Shows a value. */

@@ -185,6 +185,13 @@ final class OwnCell extends HBox {
         Unit.PERCENT,
         c -> health(c).resistance(),
         (c, v) -> c.withHealth(new Health(health(c).capacity(), v)));
+    Label caution =
+        new Label(
+            "Used cells differ from each other: measure each. Never revive one that sat below its"
+                + " cut-off.");
+    caution.getStyleClass().add("caution");
+    caution.setMinHeight(USE_PREF_SIZE);
+    form.addWhen(caution, p -> true);
     form.section("Cycle life, as the datasheet tells");
     form.optional(
         "Cycles",
@@ -196,15 +203,8 @@ final class OwnCell extends HBox {
         (p, v) -> own(p, c -> c.withCycleLife(v == null ? null : told(c).withCycles(v))));
     cycles(form, "To a capacity of", Unit.PERCENT, CycleLife::left, CycleLife::withLeft);
     cycles(form, "Depth of each", Unit.PERCENT, CycleLife::depth, CycleLife::withDepth);
-    cycles(form, "C-rate", Unit.ONE, CycleLife::rate, CycleLife::withRate);
+    cycles(form, "C-rate, capacities per hour", Unit.ONE, CycleLife::rate, CycleLife::withRate);
     cycles(form, "Cells at", Unit.CELSIUS, CycleLife::temperature, CycleLife::withTemperature);
-    Label caution =
-        new Label(
-            "Used cells differ from each other: measure each. Never revive one that sat below its"
-                + " cut-off.");
-    caution.getStyleClass().add("caution");
-    caution.setMinHeight(USE_PREF_SIZE);
-    form.addWhen(caution, p -> true);
     return form;
   }
 

@@ -13,6 +13,7 @@ import hammerman.forecast.Headline;
 import hammerman.forecast.PowerSweep;
 import hammerman.forecast.Workings;
 import hammerman.simulation.Day;
+import hammerman.simulation.Run;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.LinkedHashMap;
@@ -103,7 +104,9 @@ public final class ForecastStation implements StationView {
 
   @Override
   public void show(Forecast f) {
-    figures.forEach((headline, view) -> view.show(Workings.figure(headline, f)));
+    figures.forEach(
+        (headline, view) ->
+            view.show(Workings.figure(headline, f), Workings.otherDays(headline, f)));
     FigureView range = figures.get(Headline.RANGE);
     if (range != null) {
       range.setVisible(f.range() > 0);
@@ -133,7 +136,7 @@ public final class ForecastStation implements StationView {
     Then packs are drawn as they might come out: cells from where they come, joints by hand, the air \
     anywhere in use, the load by 10 % either way. Nine of ten lie in the band.
 
-    The run drawn starts from the charge ceiling, in the hottest air, and goes on past the duty until \
+    The great figures are those of a typical day, with the worst below. The run drawn starts from the charge ceiling, in the hottest air, and goes on past the duty until \
     something ends it: the machine's cut-out, the BMS, an empty cell or heat. Move over the trace, or use \
     Left and Right, to read every curve at one time.
 
@@ -185,9 +188,9 @@ public final class ForecastStation implements StationView {
           .formatted(wanted, Figures.of(f.duty().totals().withheldShare(), Unit.PERCENT, 0));
     }
     if (f.duty().served()) {
-      return "It serves the %s asked for and goes on to %s; then %s."
-          .formatted(
-              wanted, Figures.duration(f.onward().endTime()), Day.ending(f.onward().outcome()));
+      Run typical = f.reach().typical();
+      return "It serves the %s asked for and goes on to %s on a typical day; then %s."
+          .formatted(wanted, Figures.duration(typical.endTime()), Day.ending(typical.outcome()));
     }
     return "It ends after %s of the %s asked for: %s."
         .formatted(Figures.duration(f.duty().endTime()), wanted, Day.ending(f.duty().outcome()));

@@ -192,6 +192,7 @@ final class RunTrace extends Picture {
       case Outcome.Empty o -> "empty";
       case Outcome.TooHot o -> "too hot";
       case Outcome.OverCurrent o -> "BMS trips";
+      case Outcome.FuseOpens o -> "fuse opens";
       case Outcome.CannotDeliver o -> "no power";
     };
   }

@@ -6,6 +6,7 @@ import hammerman.forecast.Forecast;
 import hammerman.forecast.Spread;
 import hammerman.forecast.Spread.Band;
 import hammerman.forecast.Spread.Cause;
+import hammerman.life.LifeForecast;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
@@ -70,6 +71,9 @@ final class SpreadLine extends Label {
     }
     parts.add("sag to " + band(s.sag(), Unit.VOLT, 1) + " at 20 % charge");
     parts.add("get " + band(s.hottest(), Unit.CELSIUS, 0) + " warm");
+    if (f.life().yearsLow() < LifeForecast.HORIZON) {
+      parts.add("last %s years".formatted(years(s.years())));
+    }
     return "Of %d packs drawn, nine in ten %s. %s"
         .formatted(s.members(), String.join(", ", parts), decides(s));
   }
@@ -90,6 +94,11 @@ final class SpreadLine extends Label {
 
   private static String times(Band b) {
     return Figures.duration(b.low()) + " to " + Figures.duration(b.high());
+  }
+
+  private static String years(Band b) {
+    int digits = b.high() < 10 ? 1 : 0;
+    return Figures.fixed(b.low(), digits) + " to " + Figures.fixed(b.high(), digits);
   }
 
   private static String band(Band b, Unit unit, int digits) {

@@ -10,7 +10,7 @@ import hammerman.finding.Station;
 import hammerman.readymade.HardStart;
 import hammerman.readymade.ReadyMade;
 import hammerman.readymade.ReadyMadeUse;
-import hammerman.readymade.StartRun;
+import hammerman.simulation.StartRun;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;

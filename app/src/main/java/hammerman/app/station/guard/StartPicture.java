@@ -5,7 +5,7 @@ import hammerman.app.picture.Picture;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
-import hammerman.readymade.StartRun;
+import hammerman.simulation.StartRun;
 import hammerman.unit.Figures;
 import java.util.Arrays;
 import org.jspecify.annotations.Nullable;

@@ -1,7 +1,10 @@
-package hammerman.readymade;
+package hammerman.simulation;
 
-import hammerman.cell.CellCircuit;
 import hammerman.numeric.Root;
+import hammerman.pack.Assembly;
+import hammerman.pack.Pack;
+import hammerman.readymade.HardStart;
+import hammerman.readymade.ReadyMade;
 import hammerman.unit.Reference;
 import java.util.Arrays;
 import java.util.OptionalDouble;
@@ -11,8 +14,8 @@ import java.util.OptionalDouble;
  *
  * <p>Motor: i = (d V − e) / R with back-EMF e, de/dt = R (i − i_run) / τ; the chopper's share d
  * rises over the ramp, and is held down where the battery current d i would exceed the cap.
- * Battery: V = E − d i R_b with its 10 s resistance at 25 °C. Steps of 2 ms. Neglects inductance,
- * which makes the very first milliseconds look harder than they are.
+ * Battery: its cells at 25 °C, as in every run, in steps of 2 ms; what joins them is not known and
+ * left out. Neglects inductance, which makes the very first milliseconds look harder than they are.
  *
  * @param end what ended the start
  * @param endTime when, s
@@ -50,50 +53,59 @@ public record StartRun(
 
   /** Runs a start at a state of charge, 0 to 1. */
   public static StartRun of(ReadyMade battery, HardStart start, double soc) {
-    CellCircuit circuit = new CellCircuit(battery.cell());
-    double source = battery.series() * circuit.openCircuit(soc);
-    double inner = battery.series() * circuit.r10(soc, Reference.ROOM) / battery.parallel();
+    Pack pack = battery.pack();
+    PackState state =
+        new PackState(
+            CellPopulation.alike(pack),
+            new Assembly(pack, /* joining= */ 0, 1),
+            PackState.Leads.NONE,
+            soc,
+            Reference.ROOM,
+            null);
+    Watch watch = new Watch(state, Limits.ofReadyMade(battery));
+    double settled =
+        Math.max(
+            1e-6,
+            state.innerVoltage() - start.running() * (state.pathResistance() + start.resistance()));
     int n = (int) (LONGEST / STEP);
     double[] time = new double[n / EVERY + 2];
     double[] current = new double[n / EVERY + 2];
     int samples = 0;
     double emf = 0;
-    double settled = Math.max(1e-6, source - start.running() * (inner + start.resistance()));
     double peak = 0;
     double above = 0;
     double longestAbove = 0;
-    double lowest = source;
+    double lowest = state.innerVoltage();
     End end = End.NEVER_UP_TO_SPEED;
     double t = 0;
     double up = Double.POSITIVE_INFINITY;
-    for (int k = 0; k < n; k++) {
+    for (int k = 0; k < n && end == End.NEVER_UP_TO_SPEED; k++) {
+      double source = state.innerVoltage();
+      double inner = state.pathResistance();
       double d = share(start, t, source, inner, emf);
       double motor = (d * source - emf) / (start.resistance() + d * d * inner);
-      double battery1 = d * motor;
-      double volts = source - battery1 * inner;
-      peak = Math.max(peak, battery1);
-      lowest = Math.min(lowest, volts);
-      above = battery1 > battery.tripCurrent() ? above + STEP : 0;
+      double drawn = d * motor;
+      peak = Math.max(peak, drawn);
+      lowest = Math.min(lowest, state.machineVoltage(drawn));
+      above = drawn > battery.tripCurrent() ? above + STEP : 0;
       longestAbove = Math.max(longestAbove, above);
       if (k % EVERY == 0) {
         time[samples] = t;
-        current[samples++] = battery1;
+        current[samples++] = drawn;
       }
-      t += STEP;
-      if (above > battery.tripDelay()) {
-        end = End.CURRENT_TRIP;
-        break;
-      }
-      if (volts < battery.series() * battery.lowestGroup()) {
-        end = End.VOLTAGE_TRIP;
-        break;
+      Outcome tripped = watch.before(drawn);
+      if (tripped == null) {
+        state.step(drawn, STEP);
+        tripped = watch.after(drawn, STEP, false);
+        t += STEP - watch.late();
       }
       emf += start.resistance() * (motor - start.running()) / start.spinUp() * STEP;
       emf = Math.max(0, emf);
-      if (emf >= 0.95 * settled) {
+      if (tripped != null) {
+        end = tripped instanceof Outcome.OverCurrent ? End.CURRENT_TRIP : End.VOLTAGE_TRIP;
+      } else if (emf >= 0.95 * settled) {
         end = End.RUNS;
         up = t;
-        break;
       }
     }
     return new StartRun(

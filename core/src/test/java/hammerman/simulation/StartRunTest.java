@@ -1,11 +1,13 @@
-package hammerman.readymade;
+package hammerman.simulation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
 import hammerman.cell.CellCircuit;
-import hammerman.readymade.StartRun.End;
+import hammerman.readymade.HardStart;
+import hammerman.readymade.ReadyMade;
+import hammerman.simulation.StartRun.End;
 import org.junit.jupiter.api.Test;
 
 class StartRunTest {
@@ -15,7 +17,7 @@ class StartRunTest {
   @Test
   void theFirstCurrentIsThatOfTheStalledMotor() {
     CellCircuit c = new CellCircuit(battery.cell());
-    double inner = 10 * c.r10(1, Samples.ROOM) / 2;
+    double inner = 10 * c.ohmic(1, Samples.ROOM) / 2;
     double stalled = 10 * c.openCircuit(1) / (0.25 + inner);
     StartRun run = StartRun.of(battery, hard, 1);
     assertThat(run.peak()).isCloseTo(stalled, within(0.01 * stalled));

@@ -1,0 +1,70 @@
+package hammerman.forecast;
+
+import hammerman.chain.Chain;
+import hammerman.duty.Load;
+import hammerman.simulation.Discharge;
+import hammerman.simulation.Run;
+
+/**
+ * Runs that go on until the pack ends them: the duty's own load repeated, or one power held, from
+ * the charge ceiling, in one air.
+ */
+final class Onward {
+  /** A load that is to end with the pack asks for so many times the energy there is. */
+  private static final double BEYOND = 2;
+
+  private Onward() {}
+
+  /** The duty's load gone on with in the hottest air, in the steps of the duty itself. */
+  static Run hottest(Chain chain, Run duty) {
+    if (!duty.outcome().complete()) {
+      return duty;
+    }
+    double used = chain.ceiling() - duty.endSoc();
+    Load load = chain.design().duty().task().load();
+    double rounds =
+        used > 0.001
+            ? Math.ceil(1.3 * load.rounds() * chain.ceiling() / used) + 1
+            : Double.POSITIVE_INFINITY;
+    double air = chain.design().duty().surroundings().hottestInUse();
+    return Discharge.of(chain, repeated(load, rounds), chain.ceiling(), air).run();
+  }
+
+  /**
+   * The duty's load gone on with in air of a temperature (K), in steps of at most {@code step} s.
+   */
+  static Discharge in(Chain chain, Run hottest, double air, double step) {
+    return Discharge.of(chain, load(chain, hottest), chain.ceiling(), air).withStep(step);
+  }
+
+  /**
+   * The duty's load repeated well past the energy that there is.
+   *
+   * @param hottest how far it goes in the hottest air
+   */
+  static Load load(Chain chain, Run hottest) {
+    Load load = chain.design().duty().task().load();
+    double used = Math.max(1e-3, chain.ceiling() - hottest.endSoc());
+    return repeated(load, Math.ceil(BEYOND * hottest.endTime() / load.roundDuration() / used) + 1);
+  }
+
+  /**
+   * One power held in air of a temperature.
+   *
+   * @param watts power at the machine, W
+   * @param air K
+   * @param step the longest, s; a long run has longer ones
+   */
+  static Run at(Chain chain, double watts, double air, double step) {
+    double longest =
+        Math.min(Load.LONGEST, BEYOND * chain.design().pack().energy() / Math.max(1, watts));
+    return Discharge.of(chain, Load.power(watts, longest), chain.ceiling(), air)
+        .withStep(Math.max(step, longest / 2500))
+        .run();
+  }
+
+  private static Load repeated(Load load, double rounds) {
+    double most = Math.max(1, Math.floor(Load.LONGEST / load.roundDuration()));
+    return load.withRounds((int) Math.clamp(rounds, 1, most));
+  }
+}
