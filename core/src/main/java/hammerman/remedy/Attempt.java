@@ -316,8 +316,13 @@ abstract class Attempt {
     }
   }
 
+  /** The step in which currents of a size are set, A. */
+  static double step(double amperes) {
+    return amperes >= 20 ? 1 : amperes >= 2 ? 0.5 : 0.01;
+  }
+
   static double floor(double amperes) {
-    double step = amperes >= 20 ? 1 : amperes >= 2 ? 0.5 : 0.01;
+    double step = step(amperes);
     return Math.max(step, Math.floor(amperes / step + 1e-9) * step);
   }
 

@@ -9,6 +9,7 @@ import hammerman.guard.Bms;
 import hammerman.guard.Guard;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -51,10 +52,16 @@ final class Safeguard {
 
   /** Returns whether all that stops after an edit was wrong before it. */
   static boolean nothingNewStops(Forecast now, Forecast then) {
+    return newStops(now, then).isEmpty();
+  }
+
+  /** Returns the titles of what stops after an edit and was not wrong before it. */
+  static List<String> newStops(Forecast now, Forecast then) {
     Set<String> before = wrong(now);
     return then.judgements().stream()
-        .filter(f -> f.severity() == Severity.STOP)
-        .allMatch(f -> before.contains(f.id()));
+        .filter(f -> f.severity() == Severity.STOP && !before.contains(f.id()))
+        .map(Finding::title)
+        .toList();
   }
 
   /** Ids of what is wrong, also where another finding says it. */

@@ -43,6 +43,7 @@ public final class ForecastStation implements StationView {
   private final CellsView cells;
   private final LifeView years;
   private final SpeedView speed = new SpeedView();
+  private final SensitivityView sensitivity;
   private final PowerSheet power = new PowerSheet();
   private final Latest powers = new Latest("power-sweep");
   private @Nullable Forecast forecast;
@@ -86,13 +87,15 @@ public final class ForecastStation implements StationView {
     power.setMinHeight(260);
     cells = new CellsView(this::showDays);
     years = new LifeView(bench.session());
+    sensitivity = new SensitivityView(bench.session());
     views
         .add("The run, sag and life", "run", run, () -> {})
         .add("Every cell", "cells", cells, () -> {})
         .add("Life", "life", years, this::sweep)
         .add("In any air", "air", anyAir, this::sweep)
         .add("At any power", "power", power, this::sweep)
-        .add("At any speed", "speed", speed, this::sweep);
+        .add("At any speed", "speed", speed, this::sweep)
+        .add("What moves it", "moves", sensitivity, this::sweep);
     VBox.setVgrow(views, Priority.ALWAYS);
     page = new Page(Station.FORECAST, new VBox(6, row, days, spread, views), views);
   }
@@ -153,6 +156,10 @@ public final class ForecastStation implements StationView {
     “Life” tells which habits cost it most and what another would give, until when the duty fits, and what the \
     cells cost for what they deliver. “Change it” does otherwise; undo takes it back.
 
+    “What moves it” changes every input by a tenth, one at a time, and shows what that does to the answer \
+    chosen. Type the answer you want, and the least change of each lever that gives it is offered; undo takes \
+    it back.
+
     Life is a band: 30 % of the loss either way. Press any figure to see how it came about, with its \
     source and the range in which it holds.\
     """;
@@ -172,6 +179,8 @@ public final class ForecastStation implements StationView {
       powers.submit(() -> PowerSweep.of(f), power::show);
     } else if (views.isShown("speed")) {
       speed.show(f);
+    } else if (views.isShown("moves")) {
+      sensitivity.show(f);
     }
   }
 
