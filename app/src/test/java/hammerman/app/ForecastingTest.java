@@ -95,6 +95,38 @@ class ForecastingTest extends AtTheDesk {
         .isEqualTo(before);
   }
 
+  /** A target is typed, the least change of a lever is done, and undo takes it back. */
+  @Test
+  void aTargetIsMetByTheChangeThatIsOffered() {
+    desk.example();
+    desk.view(Station.FORECAST, "moves");
+    desk.quiet();
+    desk.press("#answer-range");
+    assertThat(desk.text("#target-words")).startsWith("Now ").contains("km", "typical day");
+    desk.type("#wanted", "13 km");
+    desk.quiet();
+    assertThat(desk.text("#target-words")).contains("13.0", "one of these");
+    int before = desk.session.project().design().pack().parallel();
+    desk.press("#way-0");
+    desk.quiet();
+    assertThat(desk.session.project().design().pack().parallel()).isGreaterThan(before);
+    assertThat(desk.text("#target-words")).contains("is met as things are");
+    desk.press("#undo");
+    desk.quiet();
+    assertThat(desk.session.project().design().pack().parallel()).isEqualTo(before);
+    desk.type("#wanted", "far");
+    assertThat(desk.text("#target-complaint")).isNotEmpty();
+  }
+
+  /** The figures have the typical day large, and what it comes to on the worst below it. */
+  @Test
+  void theHeadlinesTellTheWorstDayToo() {
+    desk.example();
+    desk.go(Station.FORECAST);
+    Node figure = desk.find("#figure-until-it-ends", Node.class);
+    assertThat(Desk.fx(figure::getAccessibleText)).matches(".*coldest, show working");
+  }
+
   @Test
   void headWindTakesFromTheRange() {
     desk.example();

@@ -43,6 +43,10 @@ final class RunWorkings {
       case CHARGE_TIME -> Figures.duration(f.usualCharge().time()) + " typical";
       case SAG -> "coldest day";
       case SETTLED_TEMPERATURE -> "hottest day";
+      case LIFE ->
+          f.life().years() >= LifeForecast.HORIZON
+              ? "no end in sight"
+              : "middle " + Answer.LIFE.shown(Answer.LIFE.of(f));
       default -> "";
     };
   }

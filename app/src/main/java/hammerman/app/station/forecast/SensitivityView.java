@@ -65,6 +65,7 @@ final class SensitivityView extends VBox {
     words.setId("target-words");
     words.setWrapText(true);
     words.setMinHeight(Region.USE_PREF_SIZE);
+    complaint.setId("target-complaint");
     complaint.getStyleClass().add("complaint");
     complaint.setWrapText(true);
     complaint.setMinHeight(Region.USE_PREF_SIZE);

@@ -70,7 +70,7 @@ final class SpreadLine extends Label {
       parts.add("go " + band(s.distance(), Unit.KILOMETRE, 1));
     }
     parts.add("sag to " + band(s.sag(), Unit.VOLT, 1) + " at 20 % charge");
-    parts.add("get " + band(s.hottest(), Unit.CELSIUS, 0) + " warm");
+    parts.add("reach " + band(s.hottest(), Unit.CELSIUS, 0));
     if (f.life().yearsLow() < LifeForecast.HORIZON) {
       parts.add("last %s years".formatted(years(s.years())));
     }
