@@ -138,7 +138,7 @@ public final class SoundDesigns {
         new Task.ByTime(watts, Math.min(seconds, 20_000)),
         new Moment("Start", peak, 8),
         new Surroundings(ROOM + 15, ROOM + 28, ROOM + 15, ROOM + 28, ROOM + 10, ROOM + 25),
-        new Habits(2 / (7 * 86400.0), 0.6, 60 * 86400.0, 0.8),
+        new Habits(2 / (7 * 86400.0), 0.6, 60 * 86400.0, null, 0.8),
         Bounds.NONE,
         null);
   }

@@ -153,7 +153,15 @@ public record Forecast(
     double low = Math.clamp(ceiling - (chain.ceiling() - duty.endSoc()), 0, high);
     double storage = Math.min(habits.storageSoc(), ceiling);
     double inUse = 0.5 * (air.coldestInUse() + air.hottestInUse()) + rise;
-    double useShare = Math.min(1, habits.cycles() * duty.endTime());
+    double cycles = habits.meanCycles();
+    double useShare = Math.min(1, cycles * duty.endTime());
+    // A charge takes about as long as the charger gives its full current for what the duty took.
+    double charging =
+        3600 * (high - low) * design.pack().capacity() / design.guard().charge().current();
+    double chargeShare = Math.min(1 - useShare, cycles * charging);
+    double stored = 1 - useShare - chargeShare;
+    double time = Math.max(1, duty.endTime() + charging);
+    double warm = (inUse * duty.endTime() + chain.usualChargingAir() * charging) / time;
     double hours = Math.max(duty.endTime() / 3600, 1e-3);
     double mean = circuit.meanOpenCircuit(low, high);
     return LifeForecast.of(
@@ -161,15 +169,17 @@ public record Forecast(
         new Conditions(
             List.of(
                 new Conditions.Rest(useShare, mean, 0.5 * (low + high), inUse),
-                stored(0.5 * (1 - useShare), circuit, storage, air.coldestStored()),
-                stored(0.5 * (1 - useShare), circuit, storage, air.hottestStored())),
+                stored(0.5 * stored, circuit, storage, air.coldestStored()),
+                stored(0.5 * stored, circuit, storage, air.hottestStored()),
+                new Conditions.Rest(
+                    chargeShare, mean, 0.5 * (low + high), chain.usualChargingAir())),
             new Conditions.Cycling(
-                habits.cycles() * 86400,
+                cycles * 86400,
                 high - low,
                 duty.totals().delivered() / design.pack().capacity(),
                 mean,
                 0.5 * (low + high),
-                inUse,
+                duty.endTime() > 0 ? warm : inUse,
                 (high - low) / hours)),
         1 - health(design).capacity(),
         habits.endOfLife());

@@ -57,7 +57,7 @@ public record Lifetime(
   public static Lifetime of(Forecast f) {
     Design design = f.design();
     double years = f.life().years();
-    double duties = years * Unit.YEAR.toCore(1) * design.duty().habits().cycles();
+    double duties = years * Unit.YEAR.toCore(1) * design.duty().habits().meanCycles();
     double price = design.pack().cost();
     double energy = duties * Math.max(0, f.duty().totals().energyOut());
     double way = duties * f.duty().totals().distance();

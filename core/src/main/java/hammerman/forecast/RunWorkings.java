@@ -252,13 +252,13 @@ final class RunWorkings {
                 Figures.of(cycling.meanVoltage(), Unit.VOLT, 2)),
             computed(
                 "T_use",
-                "mean temperature in use",
+                "mean temperature in use and in charge",
                 Figures.of(cycling.temperature(), Unit.CELSIUS, 0)),
             yours(
                 "n_cyc",
                 "duties",
-                Figures.number(Unit.PER_WEEK.fromCore(f.design().duty().habits().cycles()))
-                    + " per week"),
+                Figures.number(Unit.PER_WEEK.fromCore(f.design().duty().habits().meanCycles()))
+                    + " per week, over the whole year"),
             yours("z_store", "stored at", Figures.of(storage.soc(), Unit.PERCENT, 0)),
             yours(
                 "T_store",

@@ -32,7 +32,7 @@ public record Conditions(List<Rest> rests, Cycling cycling) {
    *     gives some back on the way, 0 or more
    * @param meanVoltage mean cell voltage over the window, V
    * @param meanSoc middle of the window, 0 to 1
-   * @param temperature of the cell in use, K
+   * @param temperature of the cell in use and in charge, mean over the time, K
    * @param rate mean discharge current over capacity, 1/h
    */
   public record Cycling(

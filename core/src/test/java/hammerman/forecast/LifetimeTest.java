@@ -75,4 +75,26 @@ class LifetimeTest {
     Forecast f = Forecast.of(used);
     assertThat(Forecast.worn(f.life()).capacity()).isCloseTo(0.8 / 0.9, within(1e-9));
   }
+
+  /** Used half of the year it lives longer in years, and does fewer duties in each. */
+  @Test
+  void aSeasonOfUseLengthensTheLife() {
+    Habits habits = BARROW.duty().habits();
+    Design summer = BARROW.withDuty(BARROW.duty().withHabits(habits.withSeason(6.0)));
+    Design rarely =
+        BARROW.withDuty(BARROW.duty().withHabits(habits.withCycles(habits.cycles() / 2)));
+    Forecast f = Forecast.of(summer);
+    assertThat(f.life().years()).isGreaterThan(FORECAST.life().years());
+    assertThat(f.life().years()).isCloseTo(Forecast.of(rarely).life().years(), within(1e-9));
+  }
+
+  /** Cells that are charged in the heat age by it. */
+  @Test
+  void chargingInTheHeatCostsLife() {
+    var air = BARROW.duty().surroundings();
+    Design hot =
+        BARROW.withDuty(
+            BARROW.duty().withSurroundings(air.withHottestCharging(air.hottestCharging() + 12)));
+    assertThat(Forecast.of(hot).life().years()).isLessThan(FORECAST.life().years());
+  }
 }

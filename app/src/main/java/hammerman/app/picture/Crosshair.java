@@ -1,5 +1,6 @@
 package hammerman.app.picture;
 
+import java.util.List;
 import java.util.function.DoubleSupplier;
 import javafx.scene.input.KeyCode;
 
@@ -11,6 +12,7 @@ public final class Crosshair {
   private final Picture picture;
   private final double left;
   private final double right;
+  private final DoubleSupplier begin;
   private final DoubleSupplier end;
   private double at = Double.NaN;
 
@@ -20,7 +22,17 @@ public final class Crosshair {
    * @param end where it ends, in the picture's own unit; it begins at 0
    */
   public Crosshair(Picture picture, double left, double right, DoubleSupplier end) {
+    this(picture, left, right, () -> 0, end);
+  }
+
+  /**
+   * @param begin where the axis begins, in the picture's own unit
+   * @param end where it ends
+   */
+  public Crosshair(
+      Picture picture, double left, double right, DoubleSupplier begin, DoubleSupplier end) {
     this.picture = picture;
+    this.begin = begin;
     this.left = left;
     this.right = right;
     this.end = end;
@@ -30,8 +42,8 @@ public final class Crosshair {
     picture.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
-            double from = Double.isNaN(at) ? 0 : at;
-            double by = end.getAsDouble() * KEY_STEP;
+            double from = Double.isNaN(at) ? begin.getAsDouble() : at;
+            double by = (end.getAsDouble() - begin.getAsDouble()) * KEY_STEP;
             move(from + (e.getCode() == KeyCode.RIGHT ? by : -by));
             e.consume();
           }
@@ -43,13 +55,33 @@ public final class Crosshair {
     return at;
   }
 
+  /** Draws it over strips from top to bottom, with lines of words beside it. */
+  public void draw(Pen pen, Scale x, double top, double bottom, List<String> lines) {
+    if (Double.isNaN(at)) {
+      return;
+    }
+    double px = x.at(at);
+    pen.line(Role.INK, 1, px, top, px, bottom);
+    double wide = lines.stream().mapToDouble(l -> pen.width(Pen.TEXT, l)).max().orElse(0);
+    boolean right = px + 10 + wide < x.to();
+    for (int k = 0; k < lines.size(); k++) {
+      double y = top + 26 + 16 * k;
+      if (right) {
+        pen.tag(Role.INK, Pen.TEXT, px + 7, y, lines.get(k));
+      } else {
+        pen.tagBefore(Role.INK, Pen.TEXT, px - 7, y, lines.get(k));
+      }
+    }
+  }
+
   private void move(double to) {
-    at = Double.isNaN(to) ? to : Math.clamp(to, 0, end.getAsDouble());
+    at = Double.isNaN(to) ? to : Math.clamp(to, begin.getAsDouble(), end.getAsDouble());
     picture.redraw();
   }
 
   private double time(double pixel) {
     double width = Math.max(1, picture.getWidth() - left - right);
-    return (pixel - left) / width * end.getAsDouble();
+    double from = begin.getAsDouble();
+    return from + (pixel - left) / width * (end.getAsDouble() - from);
   }
 }

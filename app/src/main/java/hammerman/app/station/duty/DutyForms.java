@@ -201,6 +201,11 @@ final class DutyForms {
         Unit.DAY,
         d -> d.habits().longestRest(),
         (d, v) -> d.withHabits(d.habits().withLongestRest(v)));
+    form.optional(
+        "Months of use a year",
+        Unit.ONE,
+        p -> p.duty().habits().season(),
+        (p, v) -> duty(p, d -> d.withHabits(d.habits().withSeason(v))));
     in(
         form,
         "Worn out at capacity",

@@ -1,5 +1,6 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.picture.Crosshair;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Plot;
@@ -10,16 +11,21 @@ import hammerman.forecast.Forecast;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** How long the same load goes on in any air, with new cells and with worn ones. */
 final class AirSheet extends Picture {
   private static final double GAP = 30;
+  private static final double LEFT = 48;
+  private static final double RIGHT = 14;
 
   private record Shown(Forecast forecast, AirSweep sweep) {}
 
   private @Nullable Shown shown;
+  private final Crosshair cross =
+      new Crosshair(this, LEFT, RIGHT, () -> air(0), () -> air(Integer.MAX_VALUE));
 
   AirSheet() {
     super("How long the load goes on against the temperature of the air");
@@ -29,6 +35,14 @@ final class AirSheet extends Picture {
   void show(Forecast forecast, AirSweep sweep) {
     shown = new Shown(forecast, sweep);
     redraw();
+  }
+
+  private double air(int k) {
+    Shown s = shown;
+    return s == null
+        ? k
+        : Unit.CELSIUS.fromCore(
+            s.sweep().points().get(Math.min(k, s.sweep().points().size() - 1)).air());
   }
 
   @Override
@@ -62,8 +76,8 @@ final class AirSheet extends Picture {
         new Scale(
             Unit.CELSIUS.fromCore(points.getFirst().air()),
             Unit.CELSIUS.fromCore(points.getLast().air()),
-            48,
-            width - 14);
+            LEFT,
+            width - RIGHT);
     double foot = 28 + (height - 28 - 28 - GAP) * 0.66;
     Scale y = new Scale(0, top, foot, 28);
     Plot plot = new Plot(pen, x, y).vertical(hours ? "Until it ends, h" : "Until it ends, min");
@@ -89,6 +103,17 @@ final class AirSheet extends Picture {
             + " of the capacity";
     pen.wordsBefore(Role.HOT, Pen.TEXT, x.to(), y.at(worn[last]) + 14, old);
     effort(pen, s, x, air, foot + GAP, height - 28);
+    points.stream()
+        .min(Comparator.comparingDouble(p -> Math.abs(Unit.CELSIUS.fromCore(p.air()) - cross.at())))
+        .ifPresent(p -> cross.draw(pen, x, 28, height - 28, words(p)));
+  }
+
+  private static List<String> words(AirSweep.Point p) {
+    return List.of(
+        Figures.of(p.air(), Unit.CELSIUS, 0),
+        "new " + Figures.duration(p.fresh()),
+        "worn " + Figures.duration(p.worn()),
+        "full effort " + Figures.duration(p.effort()));
   }
 
   /** How long the machine's full effort lasts, below the load. */

@@ -1,12 +1,15 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.picture.Crosshair;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.forecast.PowerSweep;
+import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
@@ -20,6 +23,8 @@ final class PowerSheet extends Picture {
   private static final double GAP = 30;
 
   private @Nullable PowerSweep sweep;
+  private double end = 1;
+  private final Crosshair cross = new Crosshair(this, LEFT, RIGHT, () -> end);
 
   PowerSheet() {
     super("Energy and usable charge against power");
@@ -70,7 +75,8 @@ final class PowerSheet extends Picture {
     }
     double most = Math.max(s.peak(), Math.max(last(s.hot()), last(s.cold())));
     double upper = (height - TOP - BOTTOM - GAP) / 2;
-    Scale x = new Scale(0, 1.03 * most, LEFT, width - RIGHT);
+    end = 1.03 * most;
+    Scale x = new Scale(0, end, LEFT, width - RIGHT);
     double energy =
         Math.max(
             s.hot().stream().mapToDouble(PowerSheet::wattHours).max().orElse(1),
@@ -84,6 +90,30 @@ final class PowerSheet extends Picture {
     charges.horizontal("Power, W");
     mark(pen, x, s.mean(), height, "mean of the duty");
     mark(pen, x, s.peak(), height, "hardest of the duty");
+    if (Double.isNaN(cross.at())) {
+      return;
+    }
+    List<String> lines = new ArrayList<>();
+    lines.add(Figures.of(cross.at(), Unit.WATT));
+    say(lines, "hot ", s.hot());
+    say(lines, "cold ", s.cold());
+    cross.draw(pen, x, TOP, height - BOTTOM, lines);
+  }
+
+  /** What is had at the power of the crosshair, unless that is more than can be had. */
+  private void say(List<String> lines, String air, List<PowerSweep.Point> points) {
+    points.stream()
+        .filter(p -> p.power() >= cross.at())
+        .findFirst()
+        .ifPresentOrElse(
+            p ->
+                lines.add(
+                    "%s%s, down to %s"
+                        .formatted(
+                            air,
+                            Figures.of(p.energy(), Unit.WATT_HOUR),
+                            Figures.of(p.left(), Unit.PERCENT, 0))),
+            () -> lines.add(air + "not to be had"));
   }
 
   private static double last(List<PowerSweep.Point> points) {

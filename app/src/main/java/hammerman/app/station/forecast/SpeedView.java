@@ -1,6 +1,7 @@
 package hammerman.app.station.forecast;
 
 import hammerman.app.job.Latest;
+import hammerman.app.picture.Crosshair;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Plot;
@@ -10,6 +11,7 @@ import hammerman.forecast.Forecast;
 import hammerman.forecast.SpeedSweep;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
@@ -125,6 +127,8 @@ final class SpeedView extends VBox {
     private static final double GAP = 30;
 
     private @Nullable SpeedSweep sweep;
+    private double end = 1;
+    private final Crosshair cross = new Crosshair(this, LEFT, RIGHT, () -> end);
 
     Sheet() {
       super("Range on the level against speed");
@@ -162,22 +166,38 @@ final class SpeedView extends VBox {
       double[] power = of(s, SpeedSweep.Point::power);
       int last = speed.length - 1;
       double upper = (height - TOP - BOTTOM - GAP) * 0.62;
-      Scale x = new Scale(0, speed[last], LEFT, width - RIGHT);
+      end = speed[last];
+      Scale x = new Scale(0, end, LEFT, width - RIGHT);
       double farthest = Unit.KILOMETRE.fromCore(s.best().range());
       Scale y = new Scale(0, Math.max(0.1, 1.12 * farthest), TOP + upper, TOP);
       Plot ranges = new Plot(pen, x, y).vertical("Range on the level, km");
       ranges.curve(Role.COOL, 2.4, speed, range);
       double at = x.at(Unit.KILOMETRE_PER_HOUR.fromCore(s.best().speed()));
-      pen.dashed(Role.COOL, 1, at, y.from(), at, y.at(farthest));
+      pen.line(Role.COOL, 1, at, y.from(), at, y.at(farthest));
       pen.dot(Role.COOL, at, y.at(farthest), 4);
       pen.tag(Role.COOL, Pen.TEXT, at + 8, y.at(farthest) - 8, "farthest");
       double duty = x.at(Unit.KILOMETRE_PER_HOUR.fromCore(s.dutySpeed()));
-      pen.dashed(Role.HOT, 1, duty, height - BOTTOM, duty, TOP);
+      pen.line(Role.HOT, 1, duty, height - BOTTOM, duty, TOP);
       pen.tag(Role.HOT, Pen.TEXT, duty + 6, y.from() - 12, "the duty's mean speed");
       Scale w = new Scale(0, 1.1 * Math.max(1, power[last]), height - BOTTOM, TOP + upper + GAP);
       Plot powers = new Plot(pen, x, w).vertical("Power at the battery, W");
       powers.curve(Role.INK, 1.6, speed, power);
       powers.horizontal("Speed, km/h");
+      s.points().stream()
+          .min(
+              Comparator.comparingDouble(
+                  p -> Math.abs(Unit.KILOMETRE_PER_HOUR.fromCore(p.speed()) - cross.at())))
+          .ifPresent(
+              p ->
+                  cross.draw(
+                      pen,
+                      x,
+                      TOP,
+                      height - BOTTOM,
+                      List.of(
+                          Figures.of(p.speed(), Unit.KILOMETRE_PER_HOUR),
+                          Figures.of(p.range(), Unit.KILOMETRE),
+                          Figures.of(p.power(), Unit.WATT))));
     }
   }
 }
