@@ -41,6 +41,7 @@ class ArchitectureTest {
           "template",
           "simulation",
           "life",
+          "sort",
           "circuit",
           "judgement",
           "forecast",
