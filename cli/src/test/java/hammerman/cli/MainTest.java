@@ -247,6 +247,71 @@ class MainTest {
     }
   }
 
+  /**
+   * A hundred reclaimed cells: each bad one is named with its reason, the rest fill level groups.
+   */
+  @Test
+  void matchFillsLevelGroupsAndNamesWhatItPutsAside() {
+    Path cells = Path.of("../examples/pavement-speaker-cells.csv");
+    Path speaker = Path.of("../examples/pavement-speaker.json");
+    assertThat(run("match", cells, "--series", 7, "--parallel", 13, "--in", speaker, "--json"))
+        .isZero();
+    JsonNode root = json();
+    assertThat(root.at("/groups").size()).isEqualTo(7);
+    List<String> seen = new ArrayList<>();
+    double low = Double.POSITIVE_INFINITY;
+    double high = 0;
+    for (JsonNode g : root.at("/groups")) {
+      assertThat(g.at("/cells").size()).isEqualTo(13);
+      g.at("/cells").forEach(c -> seen.add(c.asString()));
+      low = Math.min(low, g.at("/capacity_Ah").asDouble());
+      high = Math.max(high, g.at("/capacity_Ah").asDouble());
+      assertThat(g.at("/resistance_mOhm").asDouble()).isBetween(4.0, 5.0);
+    }
+    assertThat(root.at("/spread_mAh").asDouble()).isCloseTo(1000 * (high - low), within(1e-6));
+    assertThat(root.at("/spread_mAh").asDouble()).isLessThanOrEqualTo(1);
+    assertThat(root.at("/lowerBound_mAh").asDouble())
+        .isLessThanOrEqualTo(root.at("/spread_mAh").asDouble());
+    root.at("/spares").forEach(c -> seen.add(c.asString()));
+    List<String> aside = new ArrayList<>();
+    root.at("/rejected").forEach(r -> aside.add(r.at("/label").asString()));
+    assertThat(aside).containsExactly("R017", "R023", "R041", "R058", "R064", "R072", "R090");
+    assertThat(root.at("/rejected/1/reason").asString()).contains("1.32 V", "never revive");
+    seen.addAll(aside);
+    assertThat(seen).hasSize(100).doesNotHaveDuplicates();
+    assertThat(root.at("/cost/matched/usable_Ah").asDouble())
+        .isGreaterThan(root.at("/cost/asTheyCame/usable_Ah").asDouble())
+        .isCloseTo(root.at("/cost/perfect/usable_Ah").asDouble(), within(0.05));
+    assertThat(root.at("/cost/perfect/endsByGroup").isNull()).isTrue();
+  }
+
+  @Test
+  void matchInWordsSaysWhatItTookForWhat() {
+    Path cells = Path.of("../examples/pavement-speaker-cells.csv");
+    assertThat(run("match", cells, "--series", 7, "--parallel", 12, "--ratio", 1.3)).isZero();
+    assertThat(out.toString())
+        .contains(
+            "100 cells read, 7 put aside, 84 in 7 groups, 9 spare.",
+            "capacity from “capacity mAh” in mAh",
+            "self-discharge from “self-discharge mV/day” in mV a day",
+            "Aside     R023: rests at 1.32 V, below 2.50 V; never revive it.");
+  }
+
+  @Test
+  void matchExitsOneWithTooFewGoodCellsAndTwoWithNoTable() throws IOException {
+    Path cells = Path.of("../examples/pavement-speaker-cells.csv");
+    assertThat(run("match", cells, "--series", 10, "--parallel", 10, "--json")).isEqualTo(1);
+    assertThat(err.toString()).contains("10S10P needs 100 cells, and only 93 are good");
+    assertThat(json().at("/groups").size()).isZero();
+    assertThat(json().at("/rejected").size()).isEqualTo(7);
+    Path bad = Files.writeString(folder.resolve("x.csv"), "label;colour\nA;red\nB;blue\n");
+    assertThat(run("match", bad, "--series", 1, "--parallel", 1)).isEqualTo(2);
+    assertThat(err.toString()).contains("x.csv has no column with capacities");
+    assertThat(run("match", cells, "--series", 0, "--parallel", 1)).isEqualTo(2);
+    assertThat(run("match", cells, "--series", 2, "--parallel", 2, "--ratio", 0.5)).isEqualTo(2);
+    assertThat(run("match", cells, "--parallel", 2)).isEqualTo(2);
+  }
+
   @Test
   void checkTellsTheGuardAsJson() throws IOException {
     Path file =

@@ -33,7 +33,12 @@ public record MatchCost(Way matched, Way dealt, Way perfect) {
    * @param ends what ends it, in words
    * @param group that ends it, from 0; -1 where it is not one group
    */
-  public record Way(double usable, double lowest, double time, String ends, int group) {}
+  public record Way(double usable, double lowest, double time, String ends, int group) {
+    /** The same where groups are alike, so that none of them is the one. */
+    private Way ofAll() {
+      return new Way(usable, lowest, time, ends, -1);
+    }
+  }
 
   /**
    * Runs the three.
@@ -63,7 +68,9 @@ public record MatchCost(Way matched, Way dealt, Way perfect) {
     List<MeasuredCell> perfect =
         matched.stream().map(c -> MeasuredCell.of(c.label(), capacity, usual)).toList();
     return new MatchCost(
-        run(f, matched, scale, usual), run(f, dealt, scale, usual), run(f, perfect, scale, usual));
+        run(f, matched, scale, usual),
+        run(f, dealt, scale, usual),
+        run(f, perfect, scale, usual).ofAll());
   }
 
   private static double mean(List<MeasuredCell> cells, ToDoubleFunction<MeasuredCell> of) {
