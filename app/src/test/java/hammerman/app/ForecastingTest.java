@@ -118,6 +118,17 @@ class ForecastingTest extends AtTheDesk {
     assertThat(desk.text("#target-complaint")).isNotEmpty();
   }
 
+  /** With two packs it says what is of both and what is of the first. */
+  @Test
+  void twoPacksAreToldApart() {
+    desk.example();
+    desk.view(Station.GUARD, "two");
+    desk.press("#toggle-second");
+    desk.quiet();
+    desk.go(Station.FORECAST);
+    assertThat(desk.text("#answer")).startsWith("The four days are of both packs together");
+  }
+
   /** The figures have the typical day large, and what it comes to on the worst below it. */
   @Test
   void theHeadlinesTellTheWorstDayToo() {

@@ -45,10 +45,16 @@ final class TextReport {
     for (Day d : inPlace.map(EveryCell::days).orElse(f.days())) {
       line(text, d.kind().label(), Figures.of(d.air(), Unit.CELSIUS, 0) + ": " + d.outcome());
     }
-    inPlace.ifPresent(c -> line(text, "Cells, hottest day", c.words(Day.Kind.HOTTEST)));
-    line(text, "Until it ends", figure(Headline.RUN_TIME, f) + range(f));
+    inPlace.ifPresent(c -> line(text, "Every cell", c.words(Day.Kind.HOTTEST)));
+    line(text, "Until it ends", figure(Headline.RUN_TIME, f) + range(f) + " on a typical day");
+    line(text, "  worst", Workings.otherDays(Headline.RUN_TIME, f) + worstRange(f));
     line(text, "Hottest", figure(Headline.PEAK_TEMPERATURE, f));
-    line(text, "Charge", figure(Headline.CHARGE_TIME, f));
+    line(
+        text,
+        "Charge",
+        figure(Headline.CHARGE_TIME, f)
+            + " in the cold, "
+            + Workings.otherDays(Headline.CHARGE_TIME, f));
     line(
         text, "Life", figure(Headline.LIFE, f) + ", mostly limited by " + f.life().limit().words());
     text.append("Sag at ")
@@ -65,6 +71,10 @@ final class TextReport {
               + Figures.of(p.settled(), Unit.VOLT, 1));
     }
     return text.append(judgements(project, f)).toString();
+  }
+
+  private static String worstRange(Forecast f) {
+    return f.range() > 0 ? ", " + Workings.otherDays(Headline.RANGE, f) : "";
   }
 
   static String plan(Search search, int top) {

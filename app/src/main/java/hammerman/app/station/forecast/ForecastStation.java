@@ -127,7 +127,7 @@ public final class ForecastStation implements StationView {
     spread.show(f);
     forecast = f;
     sweep();
-    page.answer(answer(f));
+    page.answer(together(f) + answer(f));
   }
 
   @Override
@@ -188,6 +188,13 @@ public final class ForecastStation implements StationView {
     FigureView view = bench.figure(name, headline);
     view.getStyleClass().add("big");
     figures.put(headline, view);
+  }
+
+  /** With two packs the days are of both, and all else is of the first by itself. */
+  private static String together(Forecast f) {
+    return f.pair().isPresent()
+        ? "The four days are of both packs together, all else is of the first alone. "
+        : "";
   }
 
   private static String answer(Forecast f) {

@@ -41,6 +41,11 @@ final class TwoPacksView extends VBox {
   private final Facts facts = new Facts("fact-name", "fact-value", "fact-value");
   private final TwinPicture picture = new TwinPicture();
   private final Button toggle = new Button();
+  private final Label alone =
+      new Label(
+          "One pack works alone. A second gives more voltage in series, or more range in parallel,"
+              + " by diodes, or as a reserve; it begins as a copy of the first, with parts of its"
+              + " own, and both are then judged alike.");
   private final HBox body;
 
   private static VBox fuse(GuardForms forms) {
@@ -83,7 +88,11 @@ final class TwoPacksView extends VBox {
     caution.getStyleClass().add("caution");
     caution.setMinHeight(USE_PREF_SIZE);
     caution.setMaxWidth(Double.MAX_VALUE);
-    getChildren().addAll(new HBox(toggle), body, caution);
+    alone.setWrapText(true);
+    alone.setMinHeight(USE_PREF_SIZE);
+    alone.managedProperty().bind(alone.visibleProperty());
+    alone.visibleProperty().bind(body.visibleProperty().not());
+    getChildren().addAll(new HBox(toggle), alone, body, caution);
   }
 
   private static SecondPack second(Project p) {
