@@ -85,6 +85,14 @@ public record Matching(
     if (cells.size() < series * parallel) {
       throw new TooFewCells(cells.size(), series, parallel);
     }
+    long without = cells.stream().filter(c -> !c.hasResistance()).count();
+    if (terms.level() == Level.RESISTANCE && without > 0) {
+      throw new InvalidValue(
+          "Matching by resistance",
+          without + " cells without one",
+          "needs the resistance of every cell",
+          "Measure them, or match by capacity.");
+    }
     List<MeasuredCell> sorted = new ArrayList<>(cells);
     sorted.sort(
         (a, b) ->

@@ -190,6 +190,17 @@ class MatchingTest {
   }
 
   @Test
+  void withoutResistancesNothingIsMatchedByThem() {
+    List<MeasuredCell> cells = cells(12, 2.0, 0.05, 2);
+    cells.set(3, MeasuredCell.of("bare", 2.0, Double.NaN));
+    Terms terms = new Terms(Level.RESISTANCE, Double.POSITIVE_INFINITY, Map.of(), 1);
+    assertThatThrownBy(() -> Matching.of(cells, 3, 4, terms))
+        .isInstanceOf(InvalidValue.class)
+        .hasMessageContaining("1 cells without one")
+        .hasMessageContaining("match by capacity");
+  }
+
+  @Test
   void tooFewCellsSayHowManyAreMissing() {
     assertThatThrownBy(() -> Matching.of(cells(70, 2, 0.05, 1), 13, 6))
         .isInstanceOf(TooFewCells.class)
