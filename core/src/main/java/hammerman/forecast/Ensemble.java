@@ -149,7 +149,7 @@ public record Ensemble(List<Member> members) {
     double rise = air - middle + Forecast.meanRise(run, air);
     LifeForecast life = Forecast.life(f.chain(), f.duty(), f.chain().ceiling(), rise);
     double bound = off > 0 ? life.yearsLow() : life.yearsHigh();
-    return life.years() * Math.pow(bound / life.years(), Math.min(1, Math.abs(off) / 2));
+    return life.years() + (bound - life.years()) * Math.min(1, Math.abs(off) / 2);
   }
 
   private static double sag(Chain chain, double current, double air, double resistance) {

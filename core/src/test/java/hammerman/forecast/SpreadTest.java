@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
+import hammerman.cell.Health;
 import hammerman.design.Design;
 import hammerman.duty.Task;
 import hammerman.forecast.Ensemble.Member;
@@ -52,6 +53,14 @@ class SpreadTest {
     assertThat(s.sag().low()).isLessThan(s.sag().high());
     assertThat(s.years().low()).isLessThan(f.life().years());
     assertThat(s.years().high()).isGreaterThan(f.life().years());
+  }
+
+  /** Cells that are worn out already have a life of nothing, and no figure that is none. */
+  @Test
+  void cellsThatAreWornOutAlreadyHaveFiguresAllTheSame() {
+    Spread s = spread(BARROW.withCell(BARROW.pack().cell().withHealth(new Health(0.75, 1.5))), 20);
+    assertThat(s.years().low()).isZero();
+    assertThat(s.years().high()).isBetween(0.0, 0.5);
   }
 
   /** Cells of which nothing is known matter more, and shorten what can be counted on. */
