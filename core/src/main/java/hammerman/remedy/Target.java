@@ -6,6 +6,7 @@ import hammerman.forecast.Answer;
 import hammerman.forecast.Forecast;
 import hammerman.pack.Pack;
 import hammerman.pack.Strip;
+import hammerman.simulation.Run;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
@@ -18,8 +19,9 @@ import java.util.function.IntFunction;
 
 /**
  * What would have to be true for an answer to be as wanted: by each lever alone the least change
- * that meets it, tried with the whole forecast. Levers are the parallel count, the strip, the
- * machine's current limit and the charge voltage.
+ * that meets it, tried with the whole forecast. To work less is no way to go on for longer: a limit
+ * that withholds more of the work than now meets no time and no range, and says so for the others.
+ * Levers are the parallel count, the strip, the machine's current limit and the charge voltage.
  *
  * @param answer that is asked for
  * @param wanted value, in core units
@@ -124,16 +126,30 @@ public record Target(Answer answer, double wanted, boolean met, List<Way> ways, 
         low = middle;
       }
     }
+    double held = withheld(top);
+    boolean less = held > withheld(f) + Run.CLIPPED;
+    String work = "withholds " + Figures.of(held, Unit.PERCENT, 0) + " of the work";
+    if (less && (answer == Answer.TIME || answer == Answer.RANGE)) {
+      vain.add(
+          "%s: %s meets it only because it %s"
+              .formatted(lever.name(), lever.what().apply(high), work));
+      return;
+    }
     Pack before = f.design().pack();
     Pack after = top.design().pack();
     ways.add(
         new Way(
-            lever.what().apply(high),
+            lever.what().apply(high) + (less ? ", which " + work : ""),
             top.design(),
             answer.of(top),
             after.mass() - before.mass(),
             after.cost() - before.cost(),
             Safeguard.newStops(f, top)));
+  }
+
+  /** Share of the work that the machine's current limit withholds on the typical day. */
+  private static double withheld(Forecast f) {
+    return f.reach().typical().totals().withheldShare();
   }
 
   private static List<Lever> levers(Forecast f, Answer answer) {

@@ -137,25 +137,27 @@ final class LevelSearch {
     }
   }
 
-  /** Brings a group nearer to another by exchanging one cell of each; the nearest pair counts. */
-  private boolean ease(int group) {
+  /**
+   * What an exchange of two cells leaves to be bettered; {@link Long#MAX_VALUE} if it may not be.
+   */
+  private interface Remains {
+    long after(int groupA, int a, int groupB, int b);
+  }
+
+  /** Exchanges a cell of a group for one of another, of all pairs the one that leaves least. */
+  private boolean exchange(int group, Remains remains) {
     int bestA = -1;
     int bestB = -1;
     long best = Long.MAX_VALUE;
-    long mean = 2 * groups.total() / groups.series;
     for (int g = 0; g < groups.series; g++) {
-      long gap = groups.sum[group] - groups.sum[g];
-      if (g == group || gap == 0) {
+      if (g == group) {
         continue;
       }
-      // What remains between the two after the exchange is what is to be small.
       for (int a = group * groups.parallel; a < (group + 1) * groups.parallel; a++) {
         for (int b = g * groups.parallel; b < (g + 1) * groups.parallel; b++) {
-          long remains = Math.abs(gap - 2 * (groups.value(a) - groups.value(b)));
-          // Twice the farther of the two from the mean of all groups.
-          long off = Math.abs(2 * groups.sum[group] - gap - mean) + remains;
-          if (remains < Math.abs(gap) && off < best && groups.allowed(a, b)) {
-            best = off;
+          long left = remains.after(group, a, g, b);
+          if (left < best && groups.allowed(a, b)) {
+            best = left;
             bestA = a;
             bestB = b;
           }
@@ -168,6 +170,21 @@ final class LevelSearch {
     }
     groups.exchange(bestA, bestB);
     return true;
+  }
+
+  /** Brings a group nearer to another, and the farther of the two nearer to the mean. */
+  private boolean ease(int group) {
+    long mean = 2 * groups.total() / groups.series;
+    return exchange(
+        group,
+        (from, a, to, b) -> {
+          long gap = groups.sum[from] - groups.sum[to];
+          long remains = Math.abs(gap - 2 * (groups.value(a) - groups.value(b)));
+          // Twice the farther of the two from the mean of all groups.
+          return remains < Math.abs(gap)
+              ? Math.abs(2 * groups.sum[from] - gap - mean) + remains
+              : Long.MAX_VALUE;
+        });
   }
 
   /** The same with two cells of each. */
@@ -287,39 +304,19 @@ final class LevelSearch {
     }
   }
 
+  /** Brings the other figure of a group nearer to another's; all groups stay within limits. */
   private boolean even(int group, long fewest, long most) {
-    int bestA = -1;
-    int bestB = -1;
-    long best = 0;
-    for (int g = 0; g < groups.series; g++) {
-      long gap = groups.otherSum[group] - groups.otherSum[g];
-      if (g == group || gap == 0) {
-        continue;
-      }
-      for (int a = group * groups.parallel; a < (group + 1) * groups.parallel; a++) {
-        for (int b = g * groups.parallel; b < (g + 1) * groups.parallel; b++) {
+    return exchange(
+        group,
+        (from, a, to, b) -> {
+          long gap = groups.otherSum[from] - groups.otherSum[to];
           long d = groups.value(a) - groups.value(b);
-          long e = groups.other(a) - groups.other(b);
-          long gain = Math.abs(gap) - Math.abs(gap - 2 * e);
-          if (gain > best
-              && groups.sum[group] - d >= fewest
-              && groups.sum[group] - d <= most
-              && groups.sum[g] + d >= fewest
-              && groups.sum[g] + d <= most
-              && groups.allowed(a, b)) {
-            best = gain;
-            bestA = a;
-            bestB = b;
-          }
-        }
-      }
-      work += (long) groups.parallel * groups.parallel;
-    }
-    if (bestA < 0) {
-      return false;
-    }
-    groups.exchange(bestA, bestB);
-    return true;
+          long gain = Math.abs(gap) - Math.abs(gap - 2 * (groups.other(a) - groups.other(b)));
+          boolean within =
+              Math.min(groups.sum[from] - d, groups.sum[to] + d) >= fewest
+                  && Math.max(groups.sum[from] - d, groups.sum[to] + d) <= most;
+          return gain > 0 && within ? -gain : Long.MAX_VALUE;
+        });
   }
 
   /**

@@ -84,7 +84,10 @@ public record RejectRules(
     return new Sorted(accepted, out);
   }
 
-  /** A label that stands twice names two cells, or one that was entered twice: neither is used. */
+  /**
+   * A label that stands twice with different figures names two cells, and neither is used; with the
+   * same figures it is one cell that was entered twice, and counts once.
+   */
   private static List<MeasuredCell> once(List<MeasuredCell> cells, List<Rejected> out) {
     Map<String, List<MeasuredCell>> byLabel = new HashMap<>();
     for (MeasuredCell c : cells) {
@@ -154,10 +157,10 @@ public record RejectRules(
                       Figures.number(mostSelfDischarge * 86.4e6))));
     }
     if (leastCapacity != null && c.capacity() < leastCapacity) {
-      return Optional.of(low(c, leastCapacity, "your limit of "));
+      return Optional.of(low(c, leastCapacity, "below your limit of "));
     }
     if (mostResistance != null && c.resistance() > mostResistance) {
-      return Optional.of(high(c, mostResistance, "your limit of "));
+      return Optional.of(high(c, mostResistance, "above your limit of "));
     }
     return Optional.empty();
   }
@@ -194,24 +197,12 @@ public record RejectRules(
 
   private static Rejected low(MeasuredCell c, double limit, String than) {
     return new Rejected(
-        c,
-        Rule.CAPACITY_LOW,
-        "holds %s, %s%s"
-            .formatted(
-                hours(c.capacity()),
-                than.startsWith("your") ? "below " + than : than,
-                hours(limit)));
+        c, Rule.CAPACITY_LOW, "holds %s, %s%s".formatted(hours(c.capacity()), than, hours(limit)));
   }
 
   private static Rejected high(MeasuredCell c, double limit, String than) {
     return new Rejected(
-        c,
-        Rule.RESISTANCE_HIGH,
-        "has %s, %s%s"
-            .formatted(
-                ohms(c.resistance()),
-                than.startsWith("your") ? "above " + than : than,
-                ohms(limit)));
+        c, Rule.RESISTANCE_HIGH, "has %s, %s%s".formatted(ohms(c.resistance()), than, ohms(limit)));
   }
 
   private static String volts(double v) {

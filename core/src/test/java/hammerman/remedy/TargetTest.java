@@ -52,6 +52,14 @@ class TargetTest {
   }
 
   @Test
+  void workingLessIsNoWayToGoOnForLonger() {
+    Target t = target(Answer.TIME, Answer.TIME.of(NOW) + 900);
+    assertThat(way(t, "the machine limited to")).isEmpty();
+    assertThat(t.vain())
+        .anyMatch(v -> v.contains("machine limited to") && v.contains("of the work"));
+  }
+
+  @Test
   void aLongerLifeIsHadByChargingLess() {
     double wanted = 1.2 * Answer.LIFE.of(NOW);
     Target.Way w = way(target(Answer.LIFE, wanted), "charged to").orElseThrow();

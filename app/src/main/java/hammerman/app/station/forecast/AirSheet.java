@@ -11,8 +11,8 @@ import hammerman.forecast.Forecast;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /** How long the same load goes on in any air, with new cells and with worn ones. */
@@ -103,17 +103,31 @@ final class AirSheet extends Picture {
             + " of the capacity";
     pen.wordsBefore(Role.HOT, Pen.TEXT, x.to(), y.at(worn[last]) + 14, old);
     effort(pen, s, x, air, foot + GAP, height - 28);
-    points.stream()
-        .min(Comparator.comparingDouble(p -> Math.abs(Unit.CELSIUS.fromCore(p.air()) - cross.at())))
-        .ifPresent(p -> cross.draw(pen, x, 28, height - 28, words(p)));
+    cross.draw(pen, x, 28, height - 28, words(points));
   }
 
-  private static List<String> words(AirSweep.Point p) {
+  /**
+   * What the curves say where the crosshair is: straight between the temperatures that were run.
+   */
+  private List<String> words(List<AirSweep.Point> points) {
+    if (Double.isNaN(cross.at())) {
+      return List.of();
+    }
+    double air = Unit.CELSIUS.toCore(cross.at());
+    int k = 1;
+    while (k < points.size() - 1 && points.get(k).air() < air) {
+      k++;
+    }
+    AirSweep.Point low = points.get(k - 1);
+    AirSweep.Point high = points.get(Math.min(k, points.size() - 1));
+    double share = high.air() > low.air() ? (air - low.air()) / (high.air() - low.air()) : 0;
+    ToDoubleFunction<ToDoubleFunction<AirSweep.Point>> at =
+        f -> f.applyAsDouble(low) + share * (f.applyAsDouble(high) - f.applyAsDouble(low));
     return List.of(
-        Figures.of(p.air(), Unit.CELSIUS, 0),
-        "new " + Figures.duration(p.fresh()),
-        "worn " + Figures.duration(p.worn()),
-        "full effort " + Figures.duration(p.effort()));
+        Figures.of(air, Unit.CELSIUS, 1),
+        "new " + Figures.duration(at.applyAsDouble(AirSweep.Point::fresh)),
+        "worn " + Figures.duration(at.applyAsDouble(AirSweep.Point::worn)),
+        "full effort " + Figures.duration(at.applyAsDouble(AirSweep.Point::effort)));
   }
 
   /** How long the machine's full effort lasts, below the load. */

@@ -40,8 +40,13 @@ final class CellsSheet extends Picture {
     redraw();
   }
 
+  /** Where the time ends, in the unit that the axis is in. */
   private double end() {
-    return day == null ? 1 : Math.max(1, day.run().endTime());
+    return (day == null ? 1 : Math.max(1, day.run().endTime())) / unit();
+  }
+
+  private double unit() {
+    return day != null && day.run().endTime() > 5400 ? 3600 : 60;
   }
 
   private static double[] at(CellTrace c, List<double[]> values, Reduce reduce) {
@@ -99,10 +104,9 @@ final class CellsSheet extends Picture {
       return;
     }
     CellTrace c = d.run().cells().get();
-    boolean hours = end() > 5400;
-    double unit = hours ? 3600 : 60;
+    double unit = unit();
     double[] time = Arrays.stream(c.time()).map(t -> t / unit).toArray();
-    Scale x = new Scale(0, end() / unit, LEFT, width - RIGHT);
+    Scale x = new Scale(0, end(), LEFT, width - RIGHT);
     double strip = (height - TOP - BOTTOM - 2 * GAP) / 3;
 
     double[] low = at(c, c.voltage(), CellsSheet::least);
@@ -138,8 +142,8 @@ final class CellsSheet extends Picture {
     warm.band(Role.HOT, 0.25, time, cool, hot);
     warm.curve(Role.HOT, 1.8, time, hot);
     warm.curve(Role.COOL, 1.2, time, cool);
-    warm.horizontal(hours ? "Time, h" : "Time, min");
-    crosshair(pen, c, x, unit, strip, height);
+    warm.horizontal(unit > 60 ? "Time, h" : "Time, min");
+    crosshair(pen, c, x, strip, height);
   }
 
   private Plot strip(
@@ -153,14 +157,11 @@ final class CellsSheet extends Picture {
     return new Plot(pen, x, y).vertical(name);
   }
 
-  private void crosshair(Pen pen, CellTrace c, Scale x, double unit, double strip, double height) {
+  private void crosshair(Pen pen, CellTrace c, Scale x, double strip, double height) {
     boolean nowhere = Double.isNaN(cross.at());
-    int k = nowhere ? c.time().length - 1 : c.at(cross.at());
+    int k = nowhere ? c.time().length - 1 : c.at(cross.at() * unit());
     double right = x.to() + 8;
-    if (!nowhere) {
-      double at = x.at(cross.at() / unit);
-      pen.line(Role.INK, 1, at, TOP, at, height - BOTTOM);
-    }
+    cross.draw(pen, x, TOP, height - BOTTOM, List.of());
     double low = least(c.voltage().get(k));
     double high = most(c.voltage().get(k));
     pair(

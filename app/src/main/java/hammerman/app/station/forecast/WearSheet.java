@@ -113,8 +113,7 @@ final class WearSheet extends Picture {
     if (Double.isNaN(cross.at())) {
       return;
     }
-    double at = x.at(cross.at());
-    pen.line(Role.INK, 1, at, TOP, at, height - BOTTOM);
+    cross.draw(pen, x, TOP, height - BOTTOM, List.of());
     LifeForecast.Point p =
         l.curve().stream()
             .filter(q -> q.years() >= cross.at())
