@@ -10,9 +10,12 @@ import hammerman.guard.Guard;
 import hammerman.guard.Leads;
 import hammerman.guard.Protection;
 import hammerman.guard.Wire;
+import hammerman.pack.MatchedCells;
 import hammerman.pack.Pack;
 import hammerman.pack.TakeOff;
 import hammerman.project.Shipped;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Objects;
 import java.util.function.UnaryOperator;
 
@@ -35,6 +38,21 @@ public final class Samples {
   /** The barrow's pack built from another cell and counts. */
   public static Pack pack(String id, int series, int parallel) {
     return barrow().pack().withCell(cell(id)).withCounts(series, parallel);
+  }
+
+  /** Measured cells in groups, the resistance of the last not known. */
+  public static MatchedCells cells(int series, int parallel) {
+    List<MatchedCells.Group> groups = new ArrayList<>();
+    for (int g = 0; g < series; g++) {
+      List<MatchedCells.Cell> cells = new ArrayList<>();
+      for (int c = 0; c < parallel; c++) {
+        int k = g * parallel + c;
+        Double ohms = k == series * parallel - 1 ? null : 0.02 + 1e-4 * k;
+        cells.add(new MatchedCells.Cell("A" + k, 5 + 0.01 * k, ohms));
+      }
+      groups.add(new MatchedCells.Group(cells));
+    }
+    return new MatchedCells(groups, true);
   }
 
   /** A second pack for the barrow: the same string, fewer cells, more worn, less charged. */

@@ -202,8 +202,11 @@ final class CellStresses {
             cell.temperatures().dischargeHighest(),
             bounds.hottest(),
             Unit.CELSIUS);
-    double weakest = side.pack().lot().weakestGroup(side.pack().series(), p);
-    t.from("normal spread of the lot, typical")
+    double weakest = side.pack().weakestGroup();
+    t.from(
+            side.pack().matched().isPresent()
+                ? "measured cells"
+                : "normal spread of the lot, typical")
         .most(cells, Stress.Kind.LOT, 1 - weakest, MOST_SPREAD, Unit.PERCENT);
   }
 }

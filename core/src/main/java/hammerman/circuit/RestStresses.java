@@ -54,7 +54,7 @@ final class RestStresses {
    */
   static double secondsToEmpty(Circuit circuit, Side s) {
     Duty duty = circuit.design().duty();
-    double weakest = s.pack().lot().weakestGroup(s.pack().series(), s.pack().parallel());
+    double weakest = s.pack().weakestGroup();
     double capacity = s.pack().capacity() * 3600;
     double charge = capacity * Math.max(0, duty.habits().storageSoc() - (1 - weakest));
     double drain =

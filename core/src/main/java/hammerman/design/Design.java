@@ -7,6 +7,7 @@ import hammerman.guard.BmsClass;
 import hammerman.guard.ChargePlan;
 import hammerman.guard.Guard;
 import hammerman.guard.Protection;
+import hammerman.pack.MatchedCells;
 import hammerman.pack.Pack;
 import hammerman.readymade.ReadyMadeUse;
 import io.soabase.recordbuilder.core.RecordBuilder;
@@ -75,6 +76,16 @@ public record Design(
         second,
         fit,
         readyMade);
+  }
+
+  /**
+   * Returns this design built of these very cells: with their counts, its cell as their mean is. If
+   * there is a layout its plan stays.
+   */
+  public Design withMatched(MatchedCells cells) {
+    Design counted = withCounts(cells.groups().size(), cells.groups().getFirst().cells().size());
+    Pack built = counted.pack();
+    return counted.withPack(built.withCell(cells.mean(built.cell())).withMeasured(cells));
   }
 
   private Protection following(int series) {

@@ -110,7 +110,7 @@ public record Ensemble(List<Member> members) {
     double air =
         surroundings.coldestInUse()
             + random.nextDouble() * (surroundings.hottestInUse() - surroundings.coldestInUse());
-    CellPopulation cells = CellPopulation.drawn(pack, Tolerance.of(pack.lot()), random);
+    CellPopulation cells = CellPopulation.drawn(pack, Tolerance.of(pack), random);
     Run run =
         Discharge.of(chain, Onward.load(chain, f.onward()).times(load), chain.ceiling(), air)
             .with(cells)

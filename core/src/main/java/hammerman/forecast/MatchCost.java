@@ -1,6 +1,7 @@
 package hammerman.forecast;
 
 import hammerman.design.Design;
+import hammerman.pack.MatchedCells;
 import hammerman.pack.Pack;
 import hammerman.simulation.CellPopulation;
 import hammerman.simulation.Day;
@@ -10,7 +11,7 @@ import hammerman.sort.Matching;
 import hammerman.sort.MeasuredCell;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.ToDoubleFunction;
+import java.util.OptionalDouble;
 
 /**
  * What the groups of a matching come to in a pack, through the engine: the duty's load gone on with
@@ -45,53 +46,53 @@ public record MatchCost(Way matched, Way dealt, Way perfect) {
    *
    * @param design with any counts; taken are those of the matching
    * @param asTheyCame the cells in the order they were measured, spares among them
-   * @param direct whether resistances are those of direct current after 10 s; else, as those at 1
-   *     kHz, they tell how the cells differ, and the design's cell how great they are
+   * @param direct whether resistances are those of direct current after 10 s; see {@link
+   *     MatchedCells}
    */
   public static MatchCost of(
       Design design, Matching matching, List<MeasuredCell> asTheyCame, boolean direct) {
-    int series = matching.groups().size();
-    Forecast f =
-        Forecast.of(
-            design
-                .withCounts(series, matching.groups().getFirst().size())
-                .withFit(null)
-                .withSecond(null));
-    List<MeasuredCell> matched = matching.groups().stream().flatMap(List::stream).toList();
-    List<MeasuredCell> dealt = new ArrayList<>(asTheyCame);
-    dealt.retainAll(matched);
-    double middle = mean(matched, MeasuredCell::resistance);
-    Pack pack = f.design().pack();
-    double scale = direct || Double.isNaN(middle) ? 1 : pack.cell().r10() / middle;
-    double usual = Double.isNaN(middle) ? pack.cell().r10() : middle;
-    double capacity = mean(matched, MeasuredCell::capacity);
-    List<MeasuredCell> perfect =
-        matched.stream().map(c -> MeasuredCell.of(c.label(), capacity, usual)).toList();
+    MatchedCells cells = matching.cells(direct);
+    List<MeasuredCell> used = new ArrayList<>(asTheyCame);
+    used.retainAll(matching.groups().stream().flatMap(List::stream).toList());
+    int parallel = cells.groups().getFirst().cells().size();
+    List<List<MeasuredCell>> dealt = new ArrayList<>();
+    for (int k = 0; k < used.size(); k += parallel) {
+      dealt.add(used.subList(k, k + parallel));
+    }
+    Forecast f = Forecast.of(design.withMatched(cells).withFit(null).withSecond(null));
     return new MatchCost(
-        run(f, matched, scale, usual),
-        run(f, dealt, scale, usual),
-        run(f, perfect, scale, usual).ofAll());
+        run(f, cells), run(f, Matching.cells(dealt, direct)), run(f, alike(cells)).ofAll());
   }
 
-  private static double mean(List<MeasuredCell> cells, ToDoubleFunction<MeasuredCell> of) {
-    return cells.stream()
-        .mapToDouble(of)
-        .filter(v -> !Double.isNaN(v))
-        .average()
-        .orElse(Double.NaN);
+  /** As many cells, each the mean of all. */
+  private static MatchedCells alike(MatchedCells cells) {
+    OptionalDouble ohms = cells.meanResistance();
+    return new MatchedCells(
+        cells.groups().stream()
+            .map(
+                g ->
+                    new MatchedCells.Group(
+                        g.cells().stream()
+                            .map(
+                                c ->
+                                    new MatchedCells.Cell(
+                                        c.label(),
+                                        cells.meanCapacity(),
+                                        ohms.isPresent() ? ohms.getAsDouble() : null))
+                            .toList()))
+            .toList(),
+        cells.direct());
   }
 
-  private static Way run(Forecast f, List<MeasuredCell> cells, double scale, double usual) {
-    double[] capacity = cells.stream().mapToDouble(MeasuredCell::capacity).toArray();
-    double[] ohms =
-        cells.stream()
-            .mapToDouble(c -> scale * (c.hasResistance() ? c.resistance() : usual))
-            .toArray();
+  private static Way run(Forecast f, MatchedCells cells) {
+    Pack pack = f.design().pack();
+    CellPopulation each =
+        CellPopulation.measured(pack, cells.capacities(), cells.resistances(pack.cell().r10()));
     var air = f.design().duty().surroundings();
     double middle = 0.5 * (air.coldestInUse() + air.hottestInUse());
     Run run =
         Onward.in(f.chain(), f.onward(), middle, Math.max(STEP, f.onward().endTime() / 3000))
-            .with(CellPopulation.measured(f.design().pack(), capacity, ohms))
+            .with(each)
             .run();
     int group =
         switch (run.outcome()) {

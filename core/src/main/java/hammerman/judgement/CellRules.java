@@ -11,6 +11,7 @@ import hammerman.datasheet.Plausibility;
 import hammerman.finding.Finding.Measure;
 import hammerman.finding.Station;
 import hammerman.judgement.Rule.Found;
+import hammerman.pack.MatchedCells;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
@@ -88,6 +89,10 @@ final class CellRules {
 
   private static Optional<Found> reclaimed(Case c) {
     Health health = c.cell().health();
+    Optional<MatchedCells> matched = c.design().pack().matched();
+    if (matched.isPresent()) {
+      return unmeasured(matched.get());
+    }
     if (health == null) {
       return Optional.empty();
     }
@@ -97,6 +102,25 @@ final class CellRules {
             .formatted(percent(health.capacity()), percent(health.resistance())),
         "Measure each one and put outliers aside. Never revive a cell that sat below its cut-off.",
         Measure.least("capacity left", health.capacity(), 1, Unit.PERCENT));
+  }
+
+  /** Of cells that were measured, those that were not in full. */
+  private static Optional<Found> unmeasured(MatchedCells cells) {
+    List<String> without = cells.withoutResistance();
+    if (without.isEmpty()) {
+      return Optional.empty();
+    }
+    int shown = Math.min(12, without.size());
+    return Found.note(
+        "Cells without a measured resistance",
+        "%s%s of %d cells %s taken to have the mean resistance of the others."
+            .formatted(
+                String.join(", ", without.subList(0, shown)),
+                without.size() > shown ? " and %d more".formatted(without.size() - shown) : "",
+                cells.all().size(),
+                without.size() == 1 ? "is" : "are"),
+        "Measure their resistance: a high one gets hotter and ages faster than its neighbours.",
+        Measure.most("cells without a resistance", without.size(), 0, Unit.ONE));
   }
 
   private static Optional<Found> regenerationFull(Case c) {

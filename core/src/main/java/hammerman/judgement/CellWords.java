@@ -228,18 +228,29 @@ final class CellWords {
             "spread",
             Station.CELL,
             note(),
-            "How far these cells differ is not known",
+            "The groups are not level",
             (s, c) ->
-                "%s: the weakest of %d groups may hold %s less than the mean; the forecast counts with the mean."
-                    .formatted(
-                        pack(s, c).lot() == Lot.UNKNOWN ? "Not measured" : pack(s, c).lot().label(),
-                        pack(s, c).series(),
-                        percent(s.value())),
+                pack(s, c)
+                    .matched()
+                    .map(
+                        m ->
+                            "As measured, group %d holds %s less than the mean of all; it is empty first and full first."
+                                .formatted(m.weakest() + 1, percent(s.value())))
+                    .orElseGet(
+                        () ->
+                            "%s: the weakest of %d groups may hold %s less than the mean; the forecast counts with the mean."
+                                .formatted(
+                                    pack(s, c).lot() == Lot.UNKNOWN
+                                        ? "Not measured"
+                                        : pack(s, c).lot().label(),
+                                    pack(s, c).series(),
+                                    percent(s.value()))),
             (s, c) ->
                 "Measure each cell's capacity, resistance and rest voltage, put outliers aside, and"
                     + " fill the groups level.",
             REVIVE,
-            "The shortfall of the weakest group, by the spread of the lot, against 5 %."));
+            "The shortfall of the weakest group, as measured or by the spread of the lot, against 5"
+                + " %."));
   }
 
   private static void cellsCharging(Map<TableKey, Words> all) {

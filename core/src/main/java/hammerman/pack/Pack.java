@@ -3,6 +3,8 @@ package hammerman.pack;
 import hammerman.cell.CellType;
 import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is built: groups of {@code parallel} cells, {@code series} groups in a string.
@@ -12,10 +14,19 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param parallel cells in a group, 1 to {@value #MOST_PARALLEL}
  * @param strip what joins them
  * @param cooling how the box sheds heat
- * @param lot where its cells come from, which says how far they differ
+ * @param lot where its cells come from, which says how far they differ while they are not measured
+ * @param measured the very cells, once they are measured and in groups; they count while the counts
+ *     are theirs
  */
 @RecordBuilder
-public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling cooling, Lot lot)
+public record Pack(
+    CellType cell,
+    int series,
+    int parallel,
+    Strip strip,
+    Cooling cooling,
+    Lot lot,
+    @Nullable MatchedCells measured)
     implements PackBuilder.With {
   /** The longest string handled. */
   public static final int MOST_SERIES = 250;
@@ -35,6 +46,23 @@ public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling
   public Pack {
     Valid.count("Series count", series, 1, MOST_SERIES);
     Valid.count("Parallel count", parallel, 1, MOST_PARALLEL);
+  }
+
+  /** A pack whose cells are not measured yet. */
+  public Pack(CellType cell, int series, int parallel, Strip strip, Cooling cooling, Lot lot) {
+    this(cell, series, parallel, strip, cooling, lot, null);
+  }
+
+  /** Returns the very cells, if they are known and fill these counts. */
+  public Optional<MatchedCells> matched() {
+    return Optional.ofNullable(measured).filter(c -> c.fill(series, parallel));
+  }
+
+  /** Returns the share of the mean that the weakest group has, or is expected to have. */
+  public double weakestGroup() {
+    return matched()
+        .map(MatchedCells::weakestShare)
+        .orElseGet(() -> lot.weakestGroup(series, parallel));
   }
 
   /** Returns the counts as people write them: "13S6P". */
@@ -114,6 +142,6 @@ public record Pack(CellType cell, int series, int parallel, Strip strip, Cooling
   }
 
   public Pack withCounts(int newSeries, int newParallel) {
-    return new Pack(cell, newSeries, newParallel, strip, cooling, lot);
+    return new Pack(cell, newSeries, newParallel, strip, cooling, lot, measured);
   }
 }

@@ -36,7 +36,7 @@ final class Branch {
   private double openedAt = Double.NaN;
 
   Branch(Assembly assembly, Guard guard, double soc, double ambient, Health worn, int samples) {
-    CellPopulation cells = CellPopulation.alike(assembly.pack()).worn(worn);
+    CellPopulation cells = CellPopulation.of(assembly.pack()).worn(worn);
     state =
         new PackState(
             cells,

@@ -5,34 +5,56 @@ import hammerman.cell.Health;
 import hammerman.pack.Pack;
 import java.util.Arrays;
 import java.util.random.RandomGenerator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The very cells of a pack: S groups in series of P cells in parallel, each with a capacity, a
  * resistance, a joint and a state of charge of its own. Cell k of group g has the index g P + k.
  *
- * <p>Cells that are all alike are stepped as one that stands for all, at the cost of one.
+ * <p>Cells that are all alike are stepped as one that stands for all, at the cost of one; measured
+ * cells as one for each group, which shares the group's charge and has the resistance of all its
+ * cells side by side, until {@link #each} is asked for.
  */
 public final class CellPopulation {
+  /** What is stepped by itself. */
+  private enum Detail {
+    ONE,
+    GROUPS,
+    CELLS
+  }
+
   private final Pack pack;
-  private final boolean alike;
+  private final Detail detail;
   private final double[] capacity;
   private final double[] resistance;
   private final double[] joint;
   private final double[] ahead;
 
+  /** The cells behind groups that are stepped as one each. */
+  private final @Nullable CellPopulation behind;
+
   private CellPopulation(
       Pack pack,
-      boolean alike,
+      Detail detail,
       double[] capacity,
       double[] resistance,
       double[] joint,
-      double[] ahead) {
+      double[] ahead,
+      @Nullable CellPopulation behind) {
     this.pack = pack;
-    this.alike = alike;
+    this.detail = detail;
     this.capacity = capacity;
     this.resistance = resistance;
     this.joint = joint;
     this.ahead = ahead;
+    this.behind = behind;
+  }
+
+  /** The cells as they are known: measured and in groups, or as their type says. */
+  public static CellPopulation of(Pack pack) {
+    return pack.matched()
+        .map(m -> measured(pack, m.capacities(), m.resistances(pack.cell().r10())).byGroup())
+        .orElseGet(() -> alike(pack));
   }
 
   /** Cells that are all as their type says. */
@@ -40,29 +62,31 @@ public final class CellPopulation {
     CellType cell = pack.cell();
     return new CellPopulation(
         pack,
-        true,
+        Detail.ONE,
         new double[] {cell.capacity()},
         new double[] {cell.r10()},
         new double[1],
-        new double[1]);
+        new double[1],
+        null);
   }
 
   /**
    * Cells drawn at random: capacity, resistance and joint of each from a normal distribution about
-   * what the type says, held within four standard deviations and above a tenth of the mean. The
-   * same generator in the same state draws the same cells.
+   * what was measured of it or the type says, held within four standard deviations and above a
+   * tenth of the mean. The same generator in the same state draws the same cells.
    */
   public static CellPopulation drawn(Pack pack, Tolerance tolerance, RandomGenerator random) {
     int n = pack.cells();
     double[] capacity = new double[n];
     double[] resistance = new double[n];
     double[] joint = new double[n];
+    CellPopulation known = of(pack).each();
     for (int k = 0; k < n; k++) {
-      capacity[k] = pack.cell().capacity() * factor(tolerance.capacity(), random);
-      resistance[k] = pack.cell().r10() * factor(tolerance.resistance(), random);
+      capacity[k] = known.capacity[k] * factor(tolerance.capacity(), random);
+      resistance[k] = known.resistance[k] * factor(tolerance.resistance(), random);
       joint[k] = tolerance.joint() * factor(tolerance.jointSpread(), random);
     }
-    return new CellPopulation(pack, false, capacity, resistance, joint, new double[n]);
+    return new CellPopulation(pack, Detail.CELLS, capacity, resistance, joint, new double[n], null);
   }
 
   private static double factor(double deviation, RandomGenerator random) {
@@ -90,22 +114,49 @@ public final class CellPopulation {
       }
     }
     return new CellPopulation(
-        pack, false, capacity.clone(), resistance.clone(), new double[n], new double[n]);
+        pack,
+        Detail.CELLS,
+        capacity.clone(),
+        resistance.clone(),
+        new double[n],
+        new double[n],
+        null);
+  }
+
+  /** The same with each group stepped as one cell that stands for all of it. */
+  private CellPopulation byGroup() {
+    int groups = pack.series();
+    double[] mean = new double[groups];
+    double[] beside = new double[groups];
+    for (int g = 0; g < groups; g++) {
+      double conducts = 0;
+      for (int k = g * pack.parallel(); k < (g + 1) * pack.parallel(); k++) {
+        conducts += 1 / resistance[k];
+      }
+      mean[g] = groupCapacity(g) / pack.parallel();
+      beside[g] = pack.parallel() / conducts;
+    }
+    return new CellPopulation(
+        pack, Detail.GROUPS, mean, beside, new double[groups], new double[groups], this);
   }
 
   /** Returns the same cells, each stepped by itself even if all are alike. */
   public CellPopulation each() {
-    if (!alike) {
+    if (detail == Detail.CELLS) {
       return this;
+    }
+    if (behind != null) {
+      return behind;
     }
     int n = pack.cells();
     return new CellPopulation(
         pack,
-        false,
+        Detail.CELLS,
         filled(capacity[0], n),
         filled(resistance[0], n),
         filled(joint[0], n),
-        filled(ahead[0], n));
+        filled(ahead[0], n),
+        null);
   }
 
   private static double[] filled(double value, int n) {
@@ -118,11 +169,12 @@ public final class CellPopulation {
   public CellPopulation worn(Health by) {
     return new CellPopulation(
         pack,
-        alike,
+        detail,
         times(capacity, by.capacity()),
         times(resistance, by.resistance()),
         joint,
-        ahead);
+        ahead,
+        behind == null ? null : behind.worn(by));
   }
 
   private static double[] times(double[] values, double by) {
@@ -140,7 +192,7 @@ public final class CellPopulation {
       throw new IllegalArgumentException(ohms.length + " joints for " + pack.cells() + " cells");
     }
     return new CellPopulation(
-        pack, false, single.capacity, single.resistance, ohms.clone(), single.ahead);
+        pack, Detail.CELLS, single.capacity, single.resistance, ohms.clone(), single.ahead, null);
   }
 
   /**
@@ -154,7 +206,7 @@ public final class CellPopulation {
       throw new IllegalArgumentException(by.length + " states for " + pack.cells() + " cells");
     }
     return new CellPopulation(
-        pack, false, single.capacity, single.resistance, single.joint, by.clone());
+        pack, Detail.CELLS, single.capacity, single.resistance, single.joint, by.clone(), null);
   }
 
   /** Returns the pack that they make. */
@@ -162,9 +214,19 @@ public final class CellPopulation {
     return pack;
   }
 
-  /** Whether one cell stands for all. */
-  boolean isAlike() {
-    return alike;
+  /** Whether cells side by side are stepped each by itself, so that current flows between them. */
+  boolean isApart() {
+    return detail == Detail.CELLS;
+  }
+
+  /** Returns how many groups are stepped; one stands for all of them if all are alike. */
+  int groups() {
+    return detail == Detail.ONE ? 1 : pack.series();
+  }
+
+  /** Returns how many cells of each group are stepped. */
+  int perGroup() {
+    return detail == Detail.CELLS ? pack.parallel() : 1;
   }
 
   /** Returns how many cells are stepped. */
@@ -172,24 +234,43 @@ public final class CellPopulation {
     return capacity.length;
   }
 
+  /** Which of those that are stepped stands for a cell. */
+  private int stepped(int cell) {
+    return switch (detail) {
+      case ONE -> 0;
+      case GROUPS -> cell / pack.parallel();
+      case CELLS -> cell;
+    };
+  }
+
   /** Returns the capacity of a cell at 25 °C, Ah. */
   public double capacity(int cell) {
-    return capacity[alike ? 0 : cell];
+    return capacity[stepped(cell)];
   }
 
   /** Returns the 10 s resistance of a cell at 25 °C, Ω. */
   public double resistance(int cell) {
-    return resistance[alike ? 0 : cell];
+    return resistance[stepped(cell)];
   }
 
-  /** Returns what lies between a cell and its group's bar, Ω. */
-  double joint(int cell) {
-    return joint[alike ? 0 : cell];
+  /** Returns the capacity of one that is stepped, Ah. */
+  double steppedCapacity(int k) {
+    return capacity[k];
   }
 
-  /** Returns how far a cell's state of charge is ahead of the others' at the start. */
-  double ahead(int cell) {
-    return ahead[alike ? 0 : cell];
+  /** Returns the resistance of one that is stepped, Ω. */
+  double steppedResistance(int k) {
+    return resistance[k];
+  }
+
+  /** Returns what lies between one that is stepped and its group's bar, Ω. */
+  double joint(int k) {
+    return joint[k];
+  }
+
+  /** Returns how far the state of charge of one that is stepped is ahead at the start. */
+  double ahead(int k) {
+    return ahead[k];
   }
 
   /** Returns the capacity of a group at 25 °C, Ah. */

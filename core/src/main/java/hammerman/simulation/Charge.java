@@ -9,7 +9,7 @@ import hammerman.guard.ChargePlan;
  *
  * <p>The charger's voltage is held at the pack's plug: strips and BMS drop some of it while current
  * flows. Ends when the current has fallen to {@link ChargePlan#TAPER_END} of the charger's, or the
- * cells are full. Valid for cells that are all alike; balancing time is not included.
+ * cells are full. Measured groups are charged each by itself; balancing time is not included.
  *
  * @param time how long, s
  * @param energy into the plug, J
@@ -47,7 +47,7 @@ public record Charge(
     double path = design.guard().chargingPath();
     PackState state =
         new PackState(
-            CellPopulation.alike(design.pack()),
+            CellPopulation.of(design.pack()),
             chain.path().assembly(),
             new PackState.Leads(path, path),
             startSoc,

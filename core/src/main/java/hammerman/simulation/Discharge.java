@@ -62,7 +62,7 @@ public final class Discharge {
     Design design = chain.design();
     return new Discharge(
         new Terms(
-            CellPopulation.alike(design.pack()),
+            CellPopulation.of(design.pack()),
             chain.path().assembly(),
             new PackState.Leads(design.guard().resistance(ambient), design.guard().inBox(ambient)),
             Limits.of(design),
@@ -77,7 +77,7 @@ public final class Discharge {
   public static Discharge bare(Pack pack, Load load, double startSoc, double ambient) {
     return new Discharge(
         new Terms(
-            CellPopulation.alike(pack),
+            CellPopulation.of(pack),
             Assembly.estimated(pack),
             PackState.Leads.NONE,
             Limits.NONE,
@@ -141,7 +141,7 @@ public final class Discharge {
             terms.soc(),
             terms.air(),
             placed == null ? null : InPlace.of(placed.layout(), placed.design(), terms.air()));
-    double most = terms.cells().isAlike() ? Double.POSITIVE_INFINITY : PackState.LONGEST_APART;
+    double most = terms.cells().isApart() ? PackState.LONGEST_APART : Double.POSITIVE_INFINITY;
     return new Course(
             state,
             terms.limits(),

@@ -10,14 +10,22 @@ public sealed interface Outcome {
     return this instanceof Complete;
   }
 
-  /** Where in the pack it happened; in a uniform pack every group and cell is alike. */
+  /** Where in the pack it happened; cells that are alike are not told apart. */
   record Place(int group, int cell) {
     /** Every group and cell alike. */
     public static final Place EVERY = new Place(-1, -1);
 
+    /** In the place of a cell: every cell of the group alike. */
+    static final int ALL = -1;
+
     /** Returns it in words; groups and cells are counted from 1, groups from the negative end. */
     public String words() {
-      return equals(EVERY) ? "every cell" : "cell %d of group %d".formatted(cell + 1, group + 1);
+      if (equals(EVERY)) {
+        return "every cell";
+      }
+      return cell == ALL
+          ? "group " + (group + 1)
+          : "cell %d of group %d".formatted(cell + 1, group + 1);
     }
   }
 

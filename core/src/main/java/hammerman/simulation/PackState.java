@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The state of every cell of a pack, stepped in place: the hot loop of every run, on flat arrays,
- * nothing made in a step. Cells that are all alike are one cell with weights.
+ * nothing made in a step. Cells that are all alike are one cell with weights, and so are those of
+ * each group until they are wanted apart.
  *
  * <p>Within an ideal group the cells share one voltage: with E behind R for each, V = (Σ E/R − I) /
  * Σ 1/R and I_k = (E_k − V) / R_k. Cells in their places have the currents of their layout's
@@ -114,12 +115,12 @@ final class PackState {
     Pack pack = assembly.pack();
     table = CircuitTable.of(pack.cell());
     this.place = place;
-    boolean alike = population.isAlike() && place == null;
-    groups = alike ? 1 : pack.series();
-    perGroup = alike ? 1 : pack.parallel();
+    CellPopulation stepped = place == null ? population : population.each();
+    groups = stepped.groups();
+    perGroup = stepped.perGroup();
     cells = groups * perGroup;
-    groupWeight = alike ? pack.series() : 1;
-    cellWeight = alike ? pack.parallel() : 1;
+    groupWeight = (double) pack.series() / groups;
+    cellWeight = (double) pack.parallel() / perGroup;
     coulombs = new double[cells];
     r10 = new double[cells];
     joint = new double[cells];
@@ -140,13 +141,13 @@ final class PackState {
     kept = new double[4 * cells];
     double joints = 0;
     for (int k = 0; k < cells; k++) {
-      coulombs[k] = 3600 * population.capacity(k);
+      coulombs[k] = 3600 * stepped.steppedCapacity(k);
       perCoulomb[k] = 1 / coulombs[k];
       holds += coulombs[k];
-      r10[k] = population.resistance(k);
-      joint[k] = population.joint(k) + (place == null ? 0 : place.joined().contact());
+      r10[k] = stepped.steppedResistance(k);
+      joint[k] = stepped.joint(k) + (place == null ? 0 : place.joined().contact());
       joints += joint[k] * groupWeight / (perGroup * cellWeight * perGroup);
-      soc[k] = Math.clamp(startSoc + population.ahead(k), 0, 1);
+      soc[k] = Math.clamp(startSoc + stepped.ahead(k), 0, 1);
       kelvin[k] = ambient;
     }
     // What lies at each cell is a part of the strips' resistance, not more of it.
@@ -195,7 +196,9 @@ final class PackState {
   }
 
   private Outcome.Place place(int group, int cell) {
-    return groupWeight > 1 || cellWeight > 1 ? Outcome.Place.EVERY : new Outcome.Place(group, cell);
+    return groupWeight > 1
+        ? Outcome.Place.EVERY
+        : new Outcome.Place(group, cellWeight > 1 ? Outcome.Place.ALL : cell);
   }
 
   /** Heat made in the cells in the last step, J. */

@@ -56,7 +56,7 @@ public record StartRun(
     Pack pack = battery.pack();
     PackState state =
         new PackState(
-            CellPopulation.alike(pack),
+            CellPopulation.of(pack),
             new Assembly(pack, /* joining= */ 0, 1),
             PackState.Leads.NONE,
             soc,

@@ -1,6 +1,7 @@
 package hammerman.simulation;
 
 import hammerman.pack.Lot;
+import hammerman.pack.Pack;
 
 /**
  * How far cells and their joints differ: standard deviations as shares of the mean.
@@ -19,6 +20,21 @@ public record Tolerance(double capacity, double resistance, double joint, double
 
   /** Spread of hand-made welds; typical. */
   private static final double WELDING = 0.3;
+
+  /** How well a cell tester tells capacities and resistances apart; typical. */
+  private static final double TESTER = 0.01;
+
+  private static final double METER = 0.03;
+
+  /**
+   * Returns what is usual of a pack's cells, joined by hand; of measured cells how far they may lie
+   * from what was measured.
+   */
+  public static Tolerance of(Pack pack) {
+    return pack.matched().isPresent()
+        ? new Tolerance(TESTER, METER, WELDS, WELDING)
+        : of(pack.lot());
+  }
 
   /** Returns what is usual of cells from where these come, joined by hand. */
   public static Tolerance of(Lot lot) {

@@ -1,5 +1,6 @@
 package hammerman.sort;
 
+import hammerman.pack.MatchedCells;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Valid;
 import java.util.ArrayList;
@@ -120,6 +121,34 @@ public record Matching(
   /** Sums of decimals leave a trail of digits that nobody measured. */
   private static double rounded(double ah) {
     return Math.round(ah * 1e9) / 1e9;
+  }
+
+  /**
+   * Returns the groups as the cells of a pack.
+   *
+   * @param direct whether resistances are those of direct current after 10 s
+   */
+  public MatchedCells cells(boolean direct) {
+    return cells(groups, direct);
+  }
+
+  /** Returns groups of measured cells as the cells of a pack. */
+  public static MatchedCells cells(List<List<MeasuredCell>> groups, boolean direct) {
+    return new MatchedCells(
+        groups.stream()
+            .map(
+                g ->
+                    new MatchedCells.Group(
+                        g.stream()
+                            .map(
+                                c ->
+                                    new MatchedCells.Cell(
+                                        c.label(),
+                                        c.capacity(),
+                                        c.hasResistance() ? c.resistance() : null))
+                            .toList()))
+            .toList(),
+        direct);
   }
 
   /** Returns the capacity of a group, Ah. */

@@ -148,6 +148,7 @@ class ProjectDocumentTest {
                     new ReadyMade(Samples.cell("p18650"), 10, 2, 40, 0.05, 2.6),
                     new HardStart(0.25, 0.4, 8, 0, 30.0)));
     d = d.withCell(d.pack().cell().withCycleLife(CycleLife.USUAL.withCycles(3000)));
+    d = d.withMatched(Samples.cells(4, 2));
     String written = new String(ProjectDocument.bytes(full.withDesign(d)), StandardCharsets.UTF_8);
     assertThat(schema.validate(written, InputFormat.JSON)).isEmpty();
   }
