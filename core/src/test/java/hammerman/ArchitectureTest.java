@@ -23,6 +23,7 @@ class ArchitectureTest {
           "unit",
           "numeric",
           "table",
+          "record",
           "finding",
           "drawing",
           "cell",
@@ -41,6 +42,7 @@ class ArchitectureTest {
           "template",
           "simulation",
           "life",
+          "schedule",
           "sort",
           "circuit",
           "judgement",
@@ -51,7 +53,6 @@ class ArchitectureTest {
           "remedy",
           "wiring",
           "project",
-          "record",
           "store");
 
   @ArchTest

@@ -216,7 +216,8 @@ public final class Main {
         names = "--by",
         paramLabel = "WHAT",
         defaultValue = "capacity",
-        description = "what is level first: capacity or resistance (default: ${DEFAULT-VALUE})")
+        description =
+            "what is level first: capacity, resistance or both (default: ${DEFAULT-VALUE})")
     Matching.Level by = Matching.Level.CAPACITY;
 
     @Option(
@@ -272,7 +273,7 @@ public final class Main {
               .withLowestVoltage(cutOff)
               .withLeastCapacity(least)
               .withMostResistance(most == null ? null : Unit.MILLIOHM.toCore(most))
-              .withDeviations(keepOdd ? Double.POSITIVE_INFINITY : RejectRules.USUAL.deviations());
+              .withDeviations(keepOdd ? null : RejectRules.USUAL.deviations());
       CellSheet.Read read = CellSheet.read(file);
       RejectRules.Sorted sorted = rules.apply(read.cells());
       try {

@@ -7,6 +7,7 @@ import hammerman.fit.FitPlan;
 import hammerman.guard.Guard;
 import hammerman.pack.Pack;
 import hammerman.readymade.ReadyMadeUse;
+import hammerman.sort.SortPlan;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
@@ -23,9 +24,16 @@ import org.jspecify.annotations.Nullable;
  * @param duty what the pack must do; shared by all variants
  * @param variants designs tried, at least one
  * @param active index of the variant being worked on
+ * @param sorting how its cells are measured, put aside and matched; absent while that is as usual
  */
 @RecordBuilder
-public record Project(String name, String notes, Duty duty, List<Variant> variants, int active)
+public record Project(
+    String name,
+    String notes,
+    Duty duty,
+    List<Variant> variants,
+    int active,
+    @Nullable SortPlan sorting)
     implements ProjectBuilder.With {
 
   /** The most variants in one project. */
@@ -89,6 +97,11 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
     }
   }
 
+  /** Returns how its cells are sorted. */
+  public SortPlan sortPlan() {
+    return sorting == null ? SortPlan.USUAL : sorting;
+  }
+
   /** Returns the variant being worked on. */
   public Variant variant() {
     return variants.get(active);
@@ -113,7 +126,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
             design.fit(),
             design.readyMade(),
             variant().acknowledged()));
-    return new Project(name, notes, design.duty(), changed, active);
+    return new Project(name, notes, design.duty(), changed, active, sorting);
   }
 
   /** Returns this project with a variant called otherwise. */
@@ -124,7 +137,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
         index,
         new Variant(
             value, v.pack(), v.guard(), v.second(), v.fit(), v.readyMade(), v.acknowledged()));
-    return new Project(name, notes, duty, changed, active);
+    return new Project(name, notes, duty, changed, active, sorting);
   }
 
   /** Returns this project with a copy of the active variant added and made active. */
@@ -140,7 +153,7 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
             v.fit(),
             v.readyMade(),
             v.acknowledged()));
-    return new Project(name, notes, duty, more, more.size() - 1);
+    return new Project(name, notes, duty, more, more.size() - 1, sorting);
   }
 
   /**
@@ -157,13 +170,13 @@ public record Project(String name, String notes, Duty duty, List<Variant> varian
     changed.set(
         active,
         new Variant(v.name(), v.pack(), v.guard(), v.second(), v.fit(), v.readyMade(), list));
-    return new Project(name, notes, duty, changed, active);
+    return new Project(name, notes, duty, changed, active, sorting);
   }
 
   /** Returns this project without the active variant; at least one other must be left. */
   public Project minusVariant() {
     List<Variant> fewer = new ArrayList<>(variants);
     fewer.remove(active);
-    return new Project(name, notes, duty, fewer, Math.max(0, active - 1));
+    return new Project(name, notes, duty, fewer, Math.max(0, active - 1), sorting);
   }
 }

@@ -13,7 +13,7 @@ public enum Measured {
   /** Charge given between full and the cut-off. */
   CAPACITY("Capacity", Unit.AMPERE_HOUR, 0, 100_000),
   /** Voltage lost at rest, per second. */
-  SELF_DISCHARGE("Self-discharge", Unit.ONE, -1, 1),
+  SELF_DISCHARGE("Self-discharge", Unit.MILLIVOLT_PER_DAY, -1, 1),
   /** Surface temperature. */
   TEMPERATURE("Temperature", Unit.CELSIUS, 200, 1500),
   /** Mass. */

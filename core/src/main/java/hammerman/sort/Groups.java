@@ -53,13 +53,13 @@ final class Groups {
     ohms = new double[cells];
     pin = new int[cells];
     mostRatio = terms.mostRatio();
-    boolean byCapacity = terms.level() == Matching.Level.CAPACITY;
+    boolean byConductance = terms.level() == Matching.Level.RESISTANCE;
     for (int k = 0; k < cells; k++) {
       MeasuredCell c = sorted.get(k);
       long capacity = Math.round(c.capacity() * PER_AMPERE_HOUR);
       long conductance = c.hasResistance() ? Math.round(PER_SIEMENS / c.resistance()) : 0;
-      value[k] = byCapacity ? capacity : conductance;
-      other[k] = byCapacity ? conductance : capacity;
+      value[k] = byConductance ? conductance : capacity;
+      other[k] = byConductance ? capacity : conductance;
       ohms[k] = c.hasResistance() ? c.resistance() : Double.NaN;
       pin[k] = terms.pinned().getOrDefault(c.label(), -1);
     }

@@ -26,8 +26,14 @@ final class LevelSearch {
   /** One shake in so many goes on from what is worse. */
   private static final int WORSE = 50;
 
+  /** Shares of a group's mean by which the first figure may spread where both count. */
+  private static final double[] ALLOWANCES = {0.001, 0.002, 0.004, 0.008, 0.015, 0.03, 0.06, 0.1};
+
   private final Groups groups;
   private final Random random;
+
+  /** Weight of the first figure; below 1 where both count. */
+  private final double weight;
 
   /** Spread that cannot be bettered, or that no meter tells. */
   private final long least;
@@ -42,6 +48,7 @@ final class LevelSearch {
       List<MeasuredCell> sorted, int series, int parallel, Matching.Terms terms, double bound) {
     groups = new Groups(sorted, series, parallel, terms);
     random = new Random(terms.seed());
+    weight = terms.level() == Matching.Level.BOTH ? terms.capacityWeight() : 1;
     least =
         terms.level() == Matching.Level.CAPACITY
             ? Math.max(LEVEL, Math.round(bound * Groups.PER_AMPERE_HOUR))
@@ -56,25 +63,54 @@ final class LevelSearch {
 
   /** Returns the group of each cell, -1 for a spare. */
   int[] best() {
-    if (groups.isFree() && isFew()) {
+    if (weight == 1 && groups.isFree() && isFew()) {
       return new Exhaustion(groups.value, groups.other, groups.series, groups.parallel).best();
     }
-    if (groups.isFree() && groups.parallel == 1) {
+    if (weight == 1 && groups.isFree() && groups.parallel == 1) {
       return run();
     }
-    int[] best = groups.at;
+    int[] best = groups.at.clone();
     long[] score = {Long.MAX_VALUE, Long.MAX_VALUE};
     for (Deal deal : Deal.values()) {
       deal.to(groups);
       better();
-      level();
+      level(0);
       if (isLess(score)) {
         score = score();
         best = groups.at.clone();
       }
     }
-    shake(best.clone());
+    shake(best);
+    if (weight < 1) {
+      weigh(groups.at.clone());
+    }
     return groups.groups();
+  }
+
+  /**
+   * Gives up some of what is level for the other figure: of rising allowances the one at which both
+   * spreads, each as a share of its mean, weigh least.
+   */
+  private void weigh(int[] level) {
+    int[] best = level;
+    double least = weighed();
+    long mean = groups.total() / groups.series;
+    for (double share : ALLOWANCES) {
+      groups.place(level);
+      level(Math.round(share * mean));
+      if (weighed() < least) {
+        least = weighed();
+        best = groups.at.clone();
+      }
+    }
+    groups.place(best);
+  }
+
+  private double weighed() {
+    double other = Arrays.stream(groups.otherSum).average().orElse(1);
+    double mean = (double) groups.total() / groups.series;
+    return weight * Groups.spread(groups.sum) / mean
+        + (1 - weight) * Groups.spread(groups.otherSum) / other;
   }
 
   /** Groups of one cell: of all runs of the sorted cells the one with the smallest spread. */
@@ -287,11 +323,11 @@ final class LevelSearch {
     return true;
   }
 
-  /** Exchanges that leave the spread as it is and make the other figure's less. */
-  private void level() {
+  /** Exchanges that widen the spread no more than allowed and make the other figure's less. */
+  private void level(long allowed) {
+    long fewest = groups.sum[groups.extreme(-1)] - allowed / 2;
+    long most = groups.sum[groups.extreme(1)] + allowed / 2;
     for (int round = 0; round < 400; round++) {
-      long fewest = groups.sum[groups.extreme(-1)];
-      long most = groups.sum[groups.extreme(1)];
       int high = 0;
       int low = 0;
       for (int g = 1; g < groups.series; g++) {
@@ -347,7 +383,7 @@ final class LevelSearch {
       better();
       long now = Groups.spread(groups.sum);
       if (now <= score[0]) {
-        level();
+        level(0);
       }
       if (isLess(score)) {
         score = score();

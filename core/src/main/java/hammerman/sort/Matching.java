@@ -13,12 +13,14 @@ import java.util.Map;
  *
  * <p>In order: the smallest spread (most less least) of what is to be level among the groups, then
  * the smallest spread of the other figure. To be level is the capacity, the sum over a group's
- * cells, or the conductance, the sum of one over their resistance. Few cells are tried in every
- * way; more begin with the greedy choice (the next best cell to the group with the least, R.
- * Graham, SIAM J. Appl. Math. 17, 1969, 416) or with strongest to weakest and back, and are
- * bettered by exchanges of one and of two cells, shaken and bettered again (H. Lourenço, O. Martin,
- * T. Stützle, Iterated Local Search, 2003). Pairs without spares are best as strongest with
- * weakest. Never worse than the greedy choice. Cost: up to two seconds, also for 2,000 cells.
+ * cells, or the conductance, the sum of one over their resistance, or both: capacities first, and
+ * then as much of that given up for the conductances as makes the weighed sum of both spreads, as
+ * shares of their means, least. Few cells are tried in every way; more begin with the greedy choice
+ * (the next best cell to the group with the least, R. Graham, SIAM J. Appl. Math. 17, 1969, 416) or
+ * with strongest to weakest and back, and are bettered by exchanges of one and of two cells, shaken
+ * and bettered again (H. Lourenço, O. Martin, T. Stützle, Iterated Local Search, 2003). Pairs
+ * without spares are best as strongest with weakest. Never worse than the greedy choice. Cost: up
+ * to two seconds, also for 2,000 cells.
  *
  * @param groups from the negative end, each in falling order of capacity
  * @param spares in falling order of capacity
@@ -33,8 +35,21 @@ public record Matching(
 
   /** What is to be the same in all groups first. */
   public enum Level {
-    CAPACITY,
-    RESISTANCE
+    CAPACITY("Capacity"),
+    RESISTANCE("Resistance"),
+    /** Both, weighed as shares of their means; {@link Terms#capacityWeight}. */
+    BOTH("Both, weighed");
+
+    private final String label;
+
+    Level(String label) {
+      this.label = label;
+    }
+
+    /** Returns it in words. */
+    public String label() {
+      return label;
+    }
   }
 
   /**
@@ -44,11 +59,22 @@ public record Matching(
    * @param mostRatio largest resistance over the smallest within a group; infinite for no limit
    * @param pinned group, from 0, of cells that stay where they are, by label
    * @param seed of what is left to chance
+   * @param capacityWeight share that the capacity has where both count, 0 to 1
    */
-  public record Terms(Level level, double mostRatio, Map<String, Integer> pinned, long seed) {
+  public record Terms(
+      Level level,
+      double mostRatio,
+      Map<String, Integer> pinned,
+      long seed,
+      double capacityWeight) {
     /** By capacity, nothing pinned. */
     public static final Terms USUAL =
         new Terms(Level.CAPACITY, Double.POSITIVE_INFINITY, Map.of(), 1);
+
+    /** Terms in which both, if asked for, count alike. */
+    public Terms(Level level, double mostRatio, Map<String, Integer> pinned, long seed) {
+      this(level, mostRatio, pinned, seed, 0.5);
+    }
 
     public Terms {
       pinned = Map.copyOf(pinned);
@@ -87,7 +113,7 @@ public record Matching(
       throw new TooFewCells(cells.size(), series, parallel);
     }
     long without = cells.stream().filter(c -> !c.hasResistance()).count();
-    if (terms.level() == Level.RESISTANCE && without > 0) {
+    if (terms.level() != Level.CAPACITY && without > 0) {
       throw new InvalidValue(
           "Matching by resistance",
           without + " cells without one",

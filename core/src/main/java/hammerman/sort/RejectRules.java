@@ -2,7 +2,9 @@ package hammerman.sort;
 
 import hammerman.sort.Rejected.Rule;
 import hammerman.unit.Figures;
+import hammerman.unit.In;
 import hammerman.unit.Unit;
+import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -23,19 +25,35 @@ import org.jspecify.annotations.Nullable;
  * @param mostSelfDischarge highest loss of voltage at rest, V/s; 5 mV a day is usual
  * @param leastCapacity own limit, Ah; absent for none
  * @param mostResistance own limit, Ω; absent for none
- * @param deviations that make an outlier; infinite for none
+ * @param deviations that make an outlier; absent for none
  */
 @RecordBuilder
 public record RejectRules(
-    @Nullable Double lowestVoltage,
-    double mostSelfDischarge,
-    @Nullable Double leastCapacity,
-    @Nullable Double mostResistance,
-    double deviations)
+    @In(Unit.VOLT) @Nullable Double lowestVoltage,
+    @In(Unit.MILLIVOLT_PER_DAY) double mostSelfDischarge,
+    @In(Unit.AMPERE_HOUR) @Nullable Double leastCapacity,
+    @In(Unit.MILLIOHM) @Nullable Double mostResistance,
+    @Nullable Double deviations)
     implements RejectRulesBuilder.With {
 
   /** What is usual. */
   public static final RejectRules USUAL = new RejectRules(null, 5e-3 / 86400, null, null, 3.5);
+
+  public RejectRules {
+    if (lowestVoltage != null) {
+      Valid.range("Lowest rest voltage", lowestVoltage, 0, 5, Unit.VOLT);
+    }
+    Valid.range("Most self-discharge", mostSelfDischarge, 0, 1e-3, Unit.MILLIVOLT_PER_DAY);
+    if (leastCapacity != null) {
+      Valid.range("Least capacity", leastCapacity, 0, 1000, Unit.AMPERE_HOUR);
+    }
+    if (mostResistance != null) {
+      Valid.range("Most resistance", mostResistance, 0, 10, Unit.MILLIOHM);
+    }
+    if (deviations != null) {
+      Valid.range("Deviations of an outlier", deviations, 0.5, 100, Unit.ONE);
+    }
+  }
 
   private static final double NORMAL = 1.4826;
   private static final double LEAST_DEVIATION = 0.01;
@@ -166,11 +184,12 @@ public record RejectRules(
   }
 
   private Optional<Rejected> odd(MeasuredCell c, Middle capacity, Middle resistance) {
+    double most = deviations == null ? Double.POSITIVE_INFINITY : deviations;
     double q = capacity.apart(c.capacity());
-    if (q < -deviations) {
+    if (q < -most) {
       return Optional.of(low(c, capacity.median(), "far below the middle of "));
     }
-    if (q > deviations) {
+    if (q > most) {
       return Optional.of(
           new Rejected(
               c,
@@ -182,10 +201,10 @@ public record RejectRules(
       return Optional.empty();
     }
     double r = resistance.apart(c.resistance());
-    if (r > deviations) {
+    if (r > most) {
       return Optional.of(high(c, resistance.median(), "far above the middle of "));
     }
-    return r < -deviations
+    return r < -most
         ? Optional.of(
             new Rejected(
                 c,

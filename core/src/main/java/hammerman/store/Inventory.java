@@ -1,5 +1,7 @@
 package hammerman.store;
 
+import hammerman.record.Aside;
+import hammerman.record.BayTest;
 import hammerman.record.Fact;
 import hammerman.record.Fact.Strike;
 import hammerman.record.InventoryCell;
@@ -128,6 +130,103 @@ public final class Inventory {
   public List<Fact<Measurement>> measurements(int from, int count) throws NotKept {
     return store.rows(
         Inventory::measurement, MEASUREMENT + " ORDER BY id LIMIT ? OFFSET ?", count, from);
+  }
+
+  /** Puts a cell aside, whatever was measured of it; returns the number of that. */
+  public long setAside(Aside aside, Instant at) throws NotKept {
+    return store.write(
+        "INSERT INTO aside (at, cell, reason) VALUES (?, ?, ?)",
+        at.toEpochMilli(),
+        aside.cell(),
+        aside.reason());
+  }
+
+  /** Takes a cell back that was put aside; both stay in the record. */
+  public void takeBack(long aside, Strike strike) throws NotKept {
+    Striking.out(store, "aside", aside, strike);
+  }
+
+  /** Returns all that was put aside, oldest first, struck out or not. */
+  public List<Fact<Aside>> asides() throws NotKept {
+    return store.rows(
+        r ->
+            new Fact<>(
+                r.getLong(1),
+                Instant.ofEpochMilli(r.getLong(2)),
+                new Aside(r.getLong(3), r.getString(4)),
+                Striking.read(r, 5)),
+        "SELECT id, at, cell, reason, struck_at, struck_reason FROM aside ORDER BY id");
+  }
+
+  /**
+   * Puts cells on test, all or none; returns the numbers of their tests.
+   *
+   * @throws NotKept if a cell is on test already, or a bay is taken
+   */
+  public List<Long> begin(List<BayTest> tests, Instant at) throws NotKept {
+    return store.change(
+        () -> {
+          List<Long> ids = new ArrayList<>(tests.size());
+          for (BayTest t : tests) {
+            ids.add(
+                database.insert(
+                    "INSERT INTO test (at, cell, bay, due) VALUES (?, ?, ?, ?)",
+                    at.toEpochMilli(),
+                    t.cell(),
+                    t.bay(),
+                    t.due().toEpochMilli()));
+          }
+          return ids;
+        });
+  }
+
+  /**
+   * Ends a test and keeps what it found, both or neither. A test that has ended stays as it ended:
+   * what comes in again is not counted twice.
+   *
+   * @return whether it was running
+   */
+  public boolean end(long test, BayTest.Outcome outcome, List<Measurement> found, Instant at)
+      throws NotKept {
+    return store.change(
+        () -> {
+          long running =
+              database.number("SELECT count(*) FROM test WHERE id = ? AND ended IS NULL", test);
+          if (running == 0) {
+            return false;
+          }
+          database.update(
+              "UPDATE test SET ended = ?, outcome = ? WHERE id = ?",
+              at.toEpochMilli(),
+              outcome.name(),
+              test);
+          for (Measurement m : found) {
+            insert(m, at);
+          }
+          return true;
+        });
+  }
+
+  /** Returns all tests in bays, oldest first. */
+  public List<Fact<BayTest>> tests() throws NotKept {
+    return store.rows(
+        Inventory::test, "SELECT id, at, cell, bay, due, ended, outcome FROM test ORDER BY id");
+  }
+
+  private static Fact<BayTest> test(ResultSet r) throws SQLException {
+    long ended = r.getLong(6);
+    boolean running = r.wasNull();
+    String outcome = r.getString(7);
+    return new Fact<>(
+        r.getLong(1),
+        Instant.ofEpochMilli(r.getLong(2)),
+        new BayTest(
+            r.getLong(3),
+            r.getInt(4),
+            Instant.ofEpochMilli(r.getLong(5)),
+            running ? null : Instant.ofEpochMilli(ended),
+            outcome == null ? null : BayTest.Outcome.valueOf(outcome)),
+        null);
   }
 
   private long insert(Measurement m, Instant at) throws SQLException {

@@ -32,6 +32,8 @@ public final class Salvage {
     TABLES.put("cell", "id");
     TABLES.put("measurement", "id");
     TABLES.put("place", "cell");
+    TABLES.put("aside", "id");
+    TABLES.put("test", "id");
     TABLES.put("step", "id");
     TABLES.put("run", "id");
     TABLES.put("channel", "id");

@@ -22,7 +22,8 @@ public enum Dimension {
   FREQUENCY("a rate"),
   VOLUME("a volume"),
   CAPACITANCE("a capacitance"),
-  SPEED_CONSTANT("a motor constant");
+  SPEED_CONSTANT("a motor constant"),
+  VOLTAGE_PER_TIME("a loss of voltage");
 
   private final String noun;
 

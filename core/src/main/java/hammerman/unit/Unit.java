@@ -55,7 +55,16 @@ public enum Unit {
   LITRE("L", "L", Dimension.VOLUME, 1e-3, "l", "litre", "litres"),
   MICROFARAD("µF", "uF", Dimension.CAPACITANCE, 1e-6, "uF", "μF"),
   MILLIFARAD("mF", "mF", Dimension.CAPACITANCE, 1e-3),
-  RPM_PER_VOLT("rpm/V", "rpm_per_V", Dimension.SPEED_CONSTANT, Math.PI / 30);
+  RPM_PER_VOLT("rpm/V", "rpm_per_V", Dimension.SPEED_CONSTANT, Math.PI / 30),
+  VOLT_PER_SECOND("V/s", "V_per_s", Dimension.VOLTAGE_PER_TIME, 1),
+  MILLIVOLT_PER_DAY(
+      "mV/day",
+      "mV_per_day",
+      Dimension.VOLTAGE_PER_TIME,
+      1e-3 / 86400,
+      "mV/d",
+      "mV per day",
+      "mV a day");
 
   private final String symbol;
   private final String key;

@@ -160,4 +160,26 @@ class MeasuredPackTest {
         .isInstanceOf(InvalidValue.class)
         .hasMessageContaining("cell B");
   }
+
+  @Test
+  void weakCellsGoToTheCoolPlacesOfTheirGroup() {
+    Design laid = Samples.barrow().withMatched(Samples.cells(13, 6));
+    Forecast f = Forecast.of(laid);
+    MatchedCells before = laid.pack().matched().orElseThrow();
+    MatchedCells after = Placement.coolest(f, before).orElseThrow();
+    double[] warmth = f.thermal().map().orElseThrow().means();
+    int[] places = f.layout().orElseThrow().solved().orElseThrow().warm(f.design()).order();
+    for (int g = 0; g < 13; g++) {
+      List<MatchedCells.Cell> cells = after.groups().get(g).cells();
+      assertThat(cells).containsExactlyInAnyOrderElementsOf(before.groups().get(g).cells());
+      for (int a = 0; a < 6; a++) {
+        for (int b = 0; b < 6; b++) {
+          if (cells.get(a).capacity() < cells.get(b).capacity()) {
+            assertThat(warmth[places[6 * g + a]]).isLessThanOrEqualTo(warmth[places[6 * g + b]]);
+          }
+        }
+      }
+    }
+    assertThat(Placement.coolest(Forecast.of(laid.withFit(null)), before)).isEmpty();
+  }
 }

@@ -30,6 +30,8 @@ import hammerman.project.UnreadableProject.Reason;
 import hammerman.readymade.HardStart;
 import hammerman.readymade.ReadyMade;
 import hammerman.readymade.ReadyMadeUse;
+import hammerman.sort.RejectRules;
+import hammerman.sort.SortPlan;
 import hammerman.unit.QuantityText;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -122,7 +124,7 @@ class ProjectDocumentTest {
   }
 
   @Test
-  void shippedProjectsAndSavedOnesFollowTheSchema() throws IOException {
+  void shippedProjectsAndSavedOnesFollowTheSchema() throws IOException, UnreadableProject {
     Schema schema =
         SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
             .getSchema(Files.readString(Path.of("../docs/project.schema.json")), InputFormat.JSON);
@@ -149,8 +151,15 @@ class ProjectDocumentTest {
                     new HardStart(0.25, 0.4, 8, 0, 30.0)));
     d = d.withCell(d.pack().cell().withCycleLife(CycleLife.USUAL.withCycles(3000)));
     d = d.withMatched(Samples.cells(4, 2));
-    String written = new String(ProjectDocument.bytes(full.withDesign(d)), StandardCharsets.UTF_8);
+    SortPlan sorting =
+        SortPlan.USUAL
+            .withMostRatio(1.5)
+            .withRules(RejectRules.USUAL.withLeastCapacity(1.8).withDeviations(null));
+    Project sorted = full.withDesign(d).withSorting(sorting);
+    String written = new String(ProjectDocument.bytes(sorted), StandardCharsets.UTF_8);
     assertThat(schema.validate(written, InputFormat.JSON)).isEmpty();
+    assertThat(ProjectDocument.parse(ProjectDocument.bytes(sorted), "sorted").sortPlan())
+        .isEqualTo(sorting);
   }
 
   @Test

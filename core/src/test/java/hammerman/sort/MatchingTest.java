@@ -168,6 +168,40 @@ class MatchingTest {
     assertThat(conductanceSpread(m)).isCloseTo(0, within(1e-6));
   }
 
+  private static double spreadOf(Matching m, boolean conductance) {
+    double[] sums =
+        m.groups().stream()
+            .mapToDouble(g -> conductance ? 1 / Matching.resistance(g) : Matching.capacity(g))
+            .sorted()
+            .toArray();
+    return (sums[sums.length - 1] - sums[0]) / sums[0];
+  }
+
+  /** Strong cells here have more resistance, so that one figure is level at the other's cost. */
+  @Test
+  void bothWeighedLieBetweenEither() throws TooFewCells {
+    List<MeasuredCell> cells = new ArrayList<>();
+    Random random = new Random(4);
+    for (int k = 0; k < 24; k++) {
+      double q = 2 + 0.02 * k + 0.05 * random.nextGaussian();
+      cells.add(MeasuredCell.of("c" + k, q, 0.03 + 0.0008 * random.nextInt(24)));
+    }
+    Matching capacity = Matching.of(cells, 8, 3);
+    Matching both = Matching.of(cells, 8, 3, terms(Level.BOTH, 0.5));
+    Matching resistance = Matching.of(cells, 8, 3, terms(Level.RESISTANCE, 0.5));
+    assertThat(spreadOf(both, false))
+        .isBetween(spreadOf(capacity, false), spreadOf(resistance, false));
+    assertThat(spreadOf(both, true))
+        .isBetween(spreadOf(resistance, true), spreadOf(capacity, true));
+    assertThat(Matching.of(cells, 8, 3, terms(Level.BOTH, 1)).spread())
+        .as("all the weight on the capacity")
+        .isCloseTo(capacity.spread(), within(2e-3));
+  }
+
+  private static Terms terms(Level level, double weight) {
+    return new Terms(level, Double.POSITIVE_INFINITY, Map.of(), 1, weight);
+  }
+
   @Test
   void pinnedCellsStayAndTheRatioIsKept() throws TooFewCells {
     List<MeasuredCell> cells = cells(60, 2.0, 0.05, 31);

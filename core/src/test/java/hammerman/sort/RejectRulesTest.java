@@ -82,7 +82,7 @@ class RejectRulesTest {
   void ownLimitsAndKeepingOddOnes() {
     List<MeasuredCell> all = sound();
     all.add(cell(1.5, 0.05, 3.6, 1e-3));
-    RejectRules kept = RejectRules.USUAL.withDeviations(Double.POSITIVE_INFINITY);
+    RejectRules kept = RejectRules.USUAL.withDeviations(null);
     assertThat(kept.apply(all).rejected()).isEmpty();
     assertThat(kept.withLeastCapacity(1.8).apply(all).rejected())
         .singleElement()

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hammerman.finding.Station;
 import hammerman.project.Shipped;
+import hammerman.record.Aside;
+import hammerman.record.BayTest;
 import hammerman.record.Fact;
 import hammerman.record.Fact.Strike;
 import hammerman.record.InventoryCell;
@@ -201,5 +203,50 @@ class RecordsTest {
     book.removeUnfinished();
     book.strike(good, new Strike(NOON, "the clock was wrong"));
     assertThat(book.runs(0, 1).getFirst().counts()).isFalse();
+  }
+
+  private static BayTest in(int bay, long cell) {
+    return new BayTest(cell, bay, NOON.plusSeconds(3600), null, null);
+  }
+
+  @Test
+  void aCellIsInOneBayAndABayHoldsOneCell() throws Exception {
+    Inventory inventory = store.inventory();
+    inventory.add(List.of(InventoryCell.labelled("A1"), InventoryCell.labelled("A2")), NOON);
+    inventory.begin(List.of(in(1, 1)), NOON);
+    assertThatThrownBy(() -> inventory.begin(List.of(in(2, 2), in(1, 1)), NOON))
+        .isInstanceOf(NotKept.class);
+    assertThatThrownBy(() -> inventory.begin(List.of(in(2, 1)), NOON)).isInstanceOf(NotKept.class);
+    assertThat(inventory.tests()).as("all or none").hasSize(1);
+    assertThat(inventory.tests().getFirst().value().isRunning()).isTrue();
+  }
+
+  @Test
+  void aTestEndsOnceAndWhatItFoundCountsOnce() throws Exception {
+    Inventory inventory = store.inventory();
+    inventory.add(List.of(InventoryCell.labelled("A1")), NOON);
+    long test = inventory.begin(List.of(in(1, 1)), NOON).getFirst();
+    List<Measurement> found = List.of(voltage(1, 4.1));
+    assertThat(inventory.end(test, BayTest.Outcome.MEASURED, found, NOON)).isTrue();
+    assertThat(inventory.end(test, BayTest.Outcome.MEASURED, found, NOON)).isFalse();
+    assertThat(inventory.of(new Subject.Cell(1))).hasSize(1);
+    assertThat(inventory.tests().getFirst().value().outcome()).isEqualTo(BayTest.Outcome.MEASURED);
+    inventory.begin(List.of(in(1, 1)), NOON);
+    assertThat(inventory.tests()).as("the bay is free again").hasSize(2);
+  }
+
+  @Test
+  void aCellPutAsideComesBackWithAReasonAndBothStay() throws Exception {
+    Inventory inventory = store.inventory();
+    inventory.add(List.of(InventoryCell.labelled("A1")), NOON);
+    long aside = inventory.setAside(new Aside(1, "dented"), NOON);
+    inventory.takeBack(aside, new Strike(NOON, "it was another one"));
+    assertThat(inventory.asides())
+        .singleElement()
+        .satisfies(
+            a -> {
+              assertThat(a.value().reason()).isEqualTo("dented");
+              assertThat(a.counts()).isFalse();
+            });
   }
 }

@@ -1,0 +1,161 @@
+package hammerman.sort;
+
+import hammerman.record.Aside;
+import hammerman.record.BayTest;
+import hammerman.record.Fact;
+import hammerman.record.InventoryCell;
+import hammerman.record.Measured;
+import hammerman.record.Measurement;
+import hammerman.record.Subject;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The cells of the inventory with what was measured of each. Of several measurements of a figure
+ * the last that counts is taken; self-discharge that was not measured as such is worked out from
+ * two rest voltages at least {@value #LEAST_DAYS} days apart with no capacity test between them.
+ *
+ * @param cells in the order they came
+ */
+public record Stock(List<Cell> cells) {
+  /** Rest voltages less far apart tell nothing of self-discharge, days. */
+  static final int LEAST_DAYS = 3;
+
+  private static final Duration LEAST = Duration.ofDays(LEAST_DAYS);
+
+  /** A stock of none. */
+  public static final Stock NONE = new Stock(List.of());
+
+  /**
+   * A cell of the inventory.
+   *
+   * @param id its number
+   * @param described what is known of it apart from measurements
+   * @param measured its latest figures; what was not measured is not a number
+   * @param aside why the builder put it aside; absent if not
+   * @param test its running test, if it is on one
+   * @param restingSince since when it rests after a capacity test; absent if it does not
+   * @param count of measurements that count
+   */
+  public record Cell(
+      long id,
+      InventoryCell described,
+      MeasuredCell measured,
+      @Nullable Fact<Aside> aside,
+      @Nullable Fact<BayTest> test,
+      @Nullable Instant restingSince,
+      int count) {
+    /** Returns its label. */
+    public String label() {
+      return described.label();
+    }
+  }
+
+  public Stock {
+    cells = List.copyOf(cells);
+  }
+
+  /**
+   * Puts a stock together.
+   *
+   * @param cells of the inventory
+   * @param measurements oldest first
+   * @param asides what was put aside by hand
+   * @param tests in bays, oldest first
+   * @param direct whether the resistance is that of direct current; else at 1 kHz
+   */
+  public static Stock of(
+      List<Fact<InventoryCell>> cells,
+      List<Fact<Measurement>> measurements,
+      List<Fact<Aside>> asides,
+      List<Fact<BayTest>> tests,
+      boolean direct) {
+    Map<Long, History> of = new HashMap<>();
+    for (Fact<Measurement> m : measurements) {
+      if (m.counts() && m.value().of() instanceof Subject.Cell c) {
+        of.computeIfAbsent(c.id(), id -> new History()).add(m);
+      }
+    }
+    Map<Long, Fact<Aside>> put = new HashMap<>();
+    asides.stream().filter(Fact::counts).forEach(a -> put.put(a.value().cell(), a));
+    Map<Long, Fact<BayTest>> running = new HashMap<>();
+    tests.stream()
+        .filter(t -> t.value().isRunning())
+        .forEach(t -> running.put(t.value().cell(), t));
+    History none = new History();
+    List<Cell> all = new ArrayList<>(cells.size());
+    for (Fact<InventoryCell> c : cells) {
+      History h = of.getOrDefault(c.id(), none);
+      all.add(
+          new Cell(
+              c.id(),
+              c.value(),
+              h.measured(c.value().label(), direct),
+              put.get(c.id()),
+              running.get(c.id()),
+              h.restingSince(),
+              h.count));
+    }
+    return new Stock(all);
+  }
+
+  /** What was measured of one cell, by quantity, the last being in force. */
+  private static final class History {
+    private final Map<Measured, Fact<Measurement>> last = new EnumMap<>(Measured.class);
+    private final List<Fact<Measurement>> volts = new ArrayList<>();
+    private int count;
+
+    void add(Fact<Measurement> m) {
+      Measured quantity = m.value().quantity();
+      last.put(quantity, m);
+      count++;
+      if (quantity == Measured.CAPACITY) {
+        volts.clear();
+      } else if (quantity == Measured.REST_VOLTAGE) {
+        volts.add(m);
+      }
+    }
+
+    private double value(Measured quantity) {
+      Fact<Measurement> m = last.get(quantity);
+      return m == null ? Double.NaN : m.value().value();
+    }
+
+    MeasuredCell measured(String label, boolean direct) {
+      double told = value(Measured.SELF_DISCHARGE);
+      return new MeasuredCell(
+          label,
+          value(Measured.CAPACITY),
+          value(direct ? Measured.DC_RESISTANCE : Measured.AC_RESISTANCE),
+          value(Measured.REST_VOLTAGE),
+          Double.isNaN(told) ? lost() : told);
+    }
+
+    /** Voltage lost between the first and the last rest voltage since the last test, V/s. */
+    private double lost() {
+      if (volts.size() < 2) {
+        return Double.NaN;
+      }
+      Fact<Measurement> first = volts.getFirst();
+      Fact<Measurement> then = volts.getLast();
+      Duration between = Duration.between(first.at(), then.at());
+      return between.compareTo(LEAST) < 0
+          ? Double.NaN
+          : (first.value().value() - then.value().value()) / between.toSeconds();
+    }
+
+    /** It rests while its self-discharge is not told since the first rest voltage after a test. */
+    @Nullable Instant restingSince() {
+      boolean told = last.containsKey(Measured.SELF_DISCHARGE) || !Double.isNaN(lost());
+      return !told && last.containsKey(Measured.CAPACITY) && !volts.isEmpty()
+          ? volts.getFirst().at()
+          : null;
+    }
+  }
+}
