@@ -16,8 +16,10 @@ import hammerman.forecast.Workings;
 import hammerman.guard.Guard;
 import hammerman.guard.Leads;
 import hammerman.pack.Lot;
+import hammerman.project.Shipped;
 import hammerman.record.Run;
 import hammerman.simulation.Trace;
+import hammerman.sort.MeasuredCell;
 import hammerman.store.NotKept;
 import hammerman.store.SampleWriter;
 import hammerman.unit.Unit;
@@ -26,6 +28,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
@@ -114,6 +117,7 @@ final class Walk {
         instead(name + "-heat", () -> fit("heat", "upper"));
       }
       case FORECAST -> {}
+      case SORT -> instead(name, this::cells);
     }
   }
 
@@ -236,6 +240,23 @@ final class Walk {
             1);
     session.editDesign("Second pack", Station.GUARD, d -> d.withSecond(second));
     frame.go(Station.GUARD, "two");
+  }
+
+  /** The hundred reclaimed cells of the speaker. */
+  private void cells() {
+    preparing = true;
+    session.loadExample(Shipped.Example.PAVEMENT_SPEAKER);
+    List<MeasuredCell> cells = Shipped.measuredCells();
+    Instant now = workshop.keeper().clock().instant();
+    workshop
+        .keeper()
+        .record(
+            store -> store.inventory().take(cells, false, "cell tester", now),
+            added -> {
+              frame.go(Station.SORT);
+              preparing = false;
+            },
+            trouble -> preparing = false);
   }
 
   private void night() {

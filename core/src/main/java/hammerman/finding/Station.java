@@ -7,7 +7,8 @@ public enum Station {
   STACK("Stack", "How many in series and in parallel?"),
   GUARD("Guard", "What protects it, and do the ratings line up?"),
   FIT("Fit", "Does it go into the box, and do the strips carry it?"),
-  FORECAST("Forecast", "What will it do, and for how long?");
+  FORECAST("Forecast", "What will it do, and for how long?"),
+  SORT("Sort", "Which cells are good, and which go together?");
 
   private final String label;
   private final String question;

@@ -2,9 +2,15 @@ package hammerman.project;
 
 import hammerman.cell.CellLibrary;
 import hammerman.guard.Parts;
+import hammerman.sort.CellSheet;
+import hammerman.sort.MeasuredCell;
+import hammerman.table.UnreadableTable;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.Objects;
 
 /** Data that ships with the application: the starter cells and the worked examples. */
@@ -53,6 +59,26 @@ public final class Shipped {
   /** Returns the worked example of a powered barrow for steep terraces. */
   public static Project terraceBarrow() {
     return example(Example.TERRACE_BARROW);
+  }
+
+  /** Returns the hundred reclaimed cells that go with the example of a speaker. */
+  public static List<MeasuredCell> measuredCells() {
+    try {
+      Path file = Files.createTempFile("hammerman", ".csv");
+      try {
+        Files.write(file, exampleCells());
+        return CellSheet.read(file).cells();
+      } finally {
+        Files.delete(file);
+      }
+    } catch (IOException | UnreadableTable e) {
+      throw new IllegalStateException("shipped cells do not load", e);
+    }
+  }
+
+  /** Returns the table of a hundred reclaimed cells that goes with the example of a speaker. */
+  public static byte[] exampleCells() {
+    return bytes("/hammerman/demo/pavement-speaker-cells.csv");
   }
 
   /** Returns the modest project that a newcomer starts from. */

@@ -94,6 +94,20 @@ public final class CellSheet {
           "%s has no column with capacities among %s. Name one “capacity, mAh”."
               .formatted(table.file().getFileName(), String.join(", ", table.columns())));
     }
+    return readAny(table, columns);
+  }
+
+  /**
+   * Reads what a table holds of cells, also without their capacities.
+   *
+   * @throws UnreadableTable if it cannot be read to its end, or none of the columns holds a figure
+   */
+  public static Read readAny(TableFile table, Map<Column, Source> columns) throws UnreadableTable {
+    if (columns.keySet().stream().allMatch(c -> c == Column.LABEL)) {
+      throw new UnreadableTable(
+          "%s has no figures of cells among %s. Say which column holds what."
+              .formatted(table.file().getFileName(), String.join(", ", table.columns())));
+    }
     List<MeasuredCell> cells = new ArrayList<>();
     table.rows(
         (line, fields) -> {

@@ -64,12 +64,37 @@ public record RejectRules(
    *
    * @param accepted in the order they came
    * @param rejected in the order they came
+   * @param bounds beyond which a cell is an outlier
    */
-  public record Sorted(List<MeasuredCell> accepted, List<Rejected> rejected) {
+  public record Sorted(List<MeasuredCell> accepted, List<Rejected> rejected, Bounds bounds) {
     public Sorted {
       accepted = List.copyOf(accepted);
       rejected = List.copyOf(rejected);
     }
+  }
+
+  /**
+   * Beyond which figures a cell is an outlier; not a number where there is no such bound.
+   *
+   * @param leastCapacity Ah
+   * @param mostCapacity Ah
+   * @param leastResistance Ω
+   * @param mostResistance Ω
+   */
+  public record Bounds(
+      double leastCapacity, double mostCapacity, double leastResistance, double mostResistance) {
+    /** No bounds. */
+    public static final Bounds NONE = new Bounds(Double.NaN, Double.NaN, Double.NaN, Double.NaN);
+  }
+
+  private Bounds bounds(Middle capacity, Middle resistance) {
+    return deviations == null
+        ? Bounds.NONE
+        : new Bounds(
+            capacity.median() - deviations * capacity.deviation(),
+            capacity.median() + deviations * capacity.deviation(),
+            resistance.median() - deviations * resistance.deviation(),
+            resistance.median() + deviations * resistance.deviation());
   }
 
   /** Applies the rules to cells. */
@@ -99,7 +124,7 @@ public record RejectRules(
       place.putIfAbsent(cells.get(k), k);
     }
     out.sort((a, b) -> place.getOrDefault(a.cell(), 0) - place.getOrDefault(b.cell(), 0));
-    return new Sorted(accepted, out);
+    return new Sorted(accepted, out, bounds(capacity, resistance));
   }
 
   /**

@@ -10,12 +10,20 @@ import hammerman.record.Measurement;
 import hammerman.record.Measurement.Conditions;
 import hammerman.record.Measurement.Origin;
 import hammerman.record.Subject;
+import hammerman.sort.MeasuredCell;
+import hammerman.sort.Stock;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** The cells that were bought, and everything measured of cells, groups and packs. */
@@ -43,14 +51,74 @@ public final class Inventory {
         () -> {
           List<Long> ids = new ArrayList<>(cells.size());
           for (InventoryCell c : cells) {
-            ids.add(
-                database.insert(
-                    "INSERT INTO cell (label, type, lot, source, bought, price, notes, photo, at)"
-                        + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                    values(c, at.toEpochMilli())));
+            ids.add(insert(c, at));
           }
           return ids;
         });
+  }
+
+  /**
+   * Takes in cells out of a table, all or none: what was measured goes to the cell with that label,
+   * which is added if there is none. A figure that the cell has already, to the last digit, is not
+   * kept twice.
+   *
+   * @param direct whether resistances are those of direct current; else at 1 kHz
+   * @return how many cells were added
+   */
+  public int take(List<MeasuredCell> cells, boolean direct, String instrument, Instant at)
+      throws NotKept {
+    Map<String, Long> known = new HashMap<>();
+    for (Fact<InventoryCell> c : cells(0, Integer.MAX_VALUE)) {
+      known.put(c.value().label(), c.id());
+    }
+    Set<Measurement> before = new HashSet<>();
+    for (Fact<Measurement> m : measurements(0, Integer.MAX_VALUE)) {
+      if (m.counts()) {
+        before.add(m.value());
+      }
+    }
+    List<InventoryCell> added =
+        cells.stream()
+            .map(MeasuredCell::label)
+            .distinct()
+            .filter(l -> !known.containsKey(l))
+            .map(InventoryCell::labelled)
+            .toList();
+    store.change(
+        () -> {
+          for (InventoryCell c : added) {
+            known.put(c.label(), insert(c, at));
+          }
+          for (MeasuredCell c : cells) {
+            Subject of = new Subject.Cell(Objects.requireNonNull(known.get(c.label())));
+            for (Measurement m : measurements(c, of, direct, instrument)) {
+              if (before.add(m)) {
+                insert(m, at);
+              }
+            }
+          }
+          return true;
+        });
+    return added.size();
+  }
+
+  /** A rest voltage that stands beside a capacity was taken before its test. */
+  private static List<Measurement> measurements(
+      MeasuredCell c, Subject of, boolean direct, String instrument) {
+    List<Measurement> all = new ArrayList<>();
+    Map<Measured, Double> values = new LinkedHashMap<>();
+    values.put(Measured.REST_VOLTAGE, c.voltage());
+    values.put(direct ? Measured.DC_RESISTANCE : Measured.AC_RESISTANCE, c.resistance());
+    values.put(Measured.CAPACITY, c.capacity());
+    values.put(Measured.SELF_DISCHARGE, c.selfDischarge());
+    values.forEach(
+        (what, value) -> {
+          if (!Double.isNaN(value)) {
+            all.add(
+                new Measurement(of, what, value, Conditions.UNKNOWN, instrument, Origin.IMPORTED));
+          }
+        });
+    return all;
   }
 
   /** Describes a cell anew; its measurements stay. */
@@ -59,6 +127,13 @@ public final class Inventory {
         "UPDATE cell SET label = ?, type = ?, lot = ?, source = ?, bought = ?,"
             + " price = ?, notes = ?, photo = ? WHERE id = ?",
         values(c, cell));
+  }
+
+  private long insert(InventoryCell c, Instant at) throws SQLException {
+    return database.insert(
+        "INSERT INTO cell (label, type, lot, source, bought, price, notes, photo, at)"
+            + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        values(c, at.toEpochMilli()));
   }
 
   /** A cell's fields in the order of its statements, and one more. */
@@ -89,6 +164,16 @@ public final class Inventory {
             + " FROM cell ORDER BY id LIMIT ? OFFSET ?",
         count,
         from);
+  }
+
+  /**
+   * Returns all cells with what was measured of each.
+   *
+   * @param direct whether resistances are those of direct current; else at 1 kHz
+   */
+  public Stock stock(boolean direct) throws NotKept {
+    return Stock.of(
+        cells(0, Integer.MAX_VALUE), measurements(0, Integer.MAX_VALUE), asides(), tests(), direct);
   }
 
   /** Keeps measurements, all or none; returns their numbers. */

@@ -15,6 +15,7 @@ import javafx.collections.ObservableList;
 import javafx.collections.transformation.FilteredList;
 import javafx.collections.transformation.SortedList;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableCell;
@@ -30,6 +31,7 @@ import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -65,6 +67,7 @@ public final class RecordTable<T> extends VBox {
    * @param order of the rows when its head is pressed
    * @param figure whether it holds figures, which stand at the right
    * @param style how a row's text in it is written
+   * @param wrapped whether long words go on in further lines
    */
   public record Column<T>(
       String head,
@@ -72,26 +75,32 @@ public final class RecordTable<T> extends VBox {
       Function<T, String> text,
       Comparator<T> order,
       boolean figure,
-      Function<T, String> style) {
+      Function<T, String> style,
+      boolean wrapped) {
     /** A column of words. */
     public static <T> Column<T> words(String head, double width, Function<T, String> text) {
-      return new Column<>(head, width, text, Comparator.comparing(text), false, row -> "");
+      return new Column<>(head, width, text, Comparator.comparing(text), false, row -> "", false);
     }
 
     /** A column of figures. */
     public static <T> Column<T> figures(
         String head, double width, Function<T, String> text, Comparator<T> order) {
-      return new Column<>(head, width, text, order, true, row -> "");
+      return new Column<>(head, width, text, order, true, row -> "", false);
     }
 
     /** Returns the column with its rows in an order other than that of their texts. */
     public Column<T> ordered(Comparator<T> by) {
-      return new Column<>(head, width, text, by, figure, style);
+      return new Column<>(head, width, text, by, figure, style, wrapped);
     }
 
     /** Returns the column with its texts written as their rows ask. */
     public Column<T> styled(Function<T, String> as) {
-      return new Column<>(head, width, text, order, figure, as);
+      return new Column<>(head, width, text, order, figure, as, wrapped);
+    }
+
+    /** Returns the column with long words in as many lines as they take. */
+    public Column<T> inLines() {
+      return new Column<>(head, width, text, order, figure, style, true);
     }
   }
 
@@ -116,6 +125,9 @@ public final class RecordTable<T> extends VBox {
     table.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     columns.forEach(c -> table.getColumns().add(column(c)));
+    if (columns.stream().anyMatch(Column::wrapped)) {
+      table.getStyleClass().add("lines");
+    }
     SortedList<T> sorted = new SortedList<>(passed);
     table.setItems(sorted);
     // A column sorts by its rows' values, not by their texts.
@@ -302,6 +314,17 @@ public final class RecordTable<T> extends VBox {
     Words(Column<T> column) {
       this.column = column;
       getStyleClass().add(column.figure() ? "figure" : "word");
+      if (column.wrapped()) {
+        // A cell that wraps its own text does not tell its row how high it is.
+        Text lines = new Text();
+        lines.getStyleClass().add("word-lines");
+        lines.wrappingWidthProperty().bind(widthProperty().subtract(14));
+        lines.textProperty().bind(textProperty());
+        lines.fillProperty().bind(textFillProperty());
+        lines.fontProperty().bind(fontProperty());
+        setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+        setGraphic(lines);
+      }
     }
 
     @Override

@@ -120,6 +120,11 @@ public final class Keeper {
     this.clock = clock;
   }
 
+  /** Returns the clock by which records are dated. */
+  public Clock clock() {
+    return clock;
+  }
+
   /** Where the work is kept, and since when. */
   public ReadOnlyObjectProperty<Kept> keptProperty() {
     return kept.getReadOnlyProperty();

@@ -111,7 +111,11 @@ final class LineBar extends HBox {
             .map(Finding::severity)
             .min(Severity::compareTo)
             .orElse(Severity.NOTE);
-    if (!session.isSeen(station) && !session.isEdited(station)) {
+    boolean edited =
+        station == Station.SORT
+            ? session.project().design().pack().matched().isPresent()
+            : session.isEdited(station);
+    if (!session.isSeen(station) && !edited) {
       return State.NOT_BEGUN;
     }
     if (worst == Severity.STOP) {
@@ -120,6 +124,6 @@ final class LineBar extends HBox {
     if (worst == Severity.WARN) {
       return State.WANTS_ATTENTION;
     }
-    return session.isEdited(station) ? State.SOUND : State.IN_HAND;
+    return edited ? State.SOUND : State.IN_HAND;
   }
 }

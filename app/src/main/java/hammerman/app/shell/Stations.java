@@ -7,6 +7,7 @@ import hammerman.app.station.duty.DutyStation;
 import hammerman.app.station.fit.FitStation;
 import hammerman.app.station.forecast.ForecastStation;
 import hammerman.app.station.guard.GuardStation;
+import hammerman.app.station.sort.SortStation;
 import hammerman.app.station.stack.StackStation;
 import hammerman.finding.Station;
 import java.util.Arrays;
@@ -28,7 +29,8 @@ final class Stations {
               Station.STACK, StackStation::new,
               Station.GUARD, GuardStation::new,
               Station.FIT, FitStation::new,
-              Station.FORECAST, ForecastStation::new));
+              Station.FORECAST, ForecastStation::new,
+              Station.SORT, SortStation::new));
 
   private final Bench bench;
   private final Map<Station, StationView> made = new EnumMap<>(Station.class);

@@ -1,0 +1,401 @@
+package hammerman.app.station.sort;
+
+import hammerman.app.control.PlainButton;
+import hammerman.app.control.QuantityField;
+import hammerman.app.control.TypedField;
+import hammerman.app.station.Page;
+import hammerman.record.Aside;
+import hammerman.record.Fact;
+import hammerman.record.Fact.Strike;
+import hammerman.record.InventoryCell;
+import hammerman.record.Measured;
+import hammerman.record.Measurement;
+import hammerman.record.Measurement.Conditions;
+import hammerman.record.Measurement.Origin;
+import hammerman.record.Subject;
+import hammerman.sort.Sorting.Entry;
+import hammerman.unit.Figures;
+import hammerman.unit.InvalidValue;
+import hammerman.unit.Unit;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** The cell chosen: what it is, what was measured of it, and a place for the next reading. */
+final class CellPanel extends VBox {
+  private static final DateTimeFormatter TIME =
+      DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+  private static final Pattern RANGE =
+      Pattern.compile("(.*?)(\\d+)\\s*(?:-|–|to)\\s*(?:\\1)?(\\d+)");
+  private static final int MOST_ADDED = 5000;
+  private static final int LISTED = 6;
+
+  private final SortState state;
+  private final Label title = Page.heading("No cell chosen");
+  private final Label why = new Label();
+  private final GridPane fields = new GridPane();
+  private final Map<Measured, QuantityField> readings = new EnumMap<>(Measured.class);
+  private final List<Described> described = new ArrayList<>();
+  private final VBox history = new VBox(2);
+  private final TextField reason = new TextField();
+  private final Button aside = new PlainButton("Put it aside", "put-aside", this::putAside);
+  private final TextField labels = new TextField();
+  private final VBox whole;
+  private @Nullable Entry entry;
+  private long request;
+
+  /** A field of what is known of a cell apart from measurements. */
+  private record Described(TypedField field, Function<InventoryCell, String> read) {}
+
+  CellPanel(SortState state) {
+    super(6);
+    this.state = state;
+    setMinWidth(250);
+    why.setId("cell-why");
+    why.getStyleClass().add("complaint");
+    why.setWrapText(true);
+    why.setMinHeight(USE_PREF_SIZE);
+    why.managedProperty().bind(why.textProperty().isNotEmpty());
+    fields.setHgap(8);
+    fields.setVgap(3);
+    measured("Rest voltage", Measured.REST_VOLTAGE, Unit.VOLT);
+    measured("AC resistance", Measured.AC_RESISTANCE, Unit.MILLIOHM);
+    measured("DC resistance", Measured.DC_RESISTANCE, Unit.MILLIOHM);
+    measured("Capacity", Measured.CAPACITY, Unit.MILLIAMPERE_HOUR);
+    measured("Self-discharge", Measured.SELF_DISCHARGE, Unit.MILLIVOLT_PER_DAY);
+    words(
+        "Type",
+        InventoryCell::type,
+        (c, v) -> with(c, c.label(), v, c.lot(), c.source(), c.notes()));
+    words(
+        "Lot",
+        InventoryCell::lot,
+        (c, v) -> with(c, c.label(), c.type(), v, c.source(), c.notes()));
+    words(
+        "Source",
+        InventoryCell::source,
+        (c, v) -> with(c, c.label(), c.type(), c.lot(), v, c.notes()));
+    words(
+        "Notes",
+        InventoryCell::notes,
+        (c, v) -> with(c, c.label(), c.type(), c.lot(), c.source(), v));
+    reason.setId("aside-reason");
+    reason.setPromptText("Why, in your words");
+    reason.setAccessibleText("Why this cell is put aside");
+    HBox.setHgrow(reason, Priority.ALWAYS);
+    aside.setMinWidth(USE_PREF_SIZE);
+    whole = new VBox(6, why, fields, new HBox(6, reason, aside), Page.heading("Measured"), history);
+    labels.setId("new-labels");
+    labels.setPromptText("A1 to A50, or C7");
+    labels.setAccessibleText("Labels of cells to add");
+    labels.setOnAction(e -> add());
+    HBox.setHgrow(labels, Priority.ALWAYS);
+    Button add = new PlainButton("Add", "add-labels", this::add);
+    add.setMinWidth(USE_PREF_SIZE);
+    Label caution =
+        new Label(
+            "Never charge or revive a cell that rests below its cut-off, is dented, leaks or gets"
+                + " warm by itself: put it aside, outdoors, away from what burns.");
+    caution.getStyleClass().add("caution");
+    caution.setWrapText(true);
+    caution.setMinHeight(USE_PREF_SIZE);
+    getChildren()
+        .addAll(title, whole, Page.heading("New cells"), new HBox(6, labels, add), caution);
+    show(null);
+  }
+
+  private static InventoryCell with(
+      InventoryCell c, String label, String type, String lot, String source, String notes) {
+    return new InventoryCell(label, type, lot, source, c.bought(), c.price(), notes, c.photo());
+  }
+
+  private void measured(String name, Measured what, Unit unit) {
+    QuantityField field = new QuantityField(name, unit, true, v -> measure(what, v));
+    field.setId("measure-" + what.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+    field.setPrefWidth(76);
+    readings.put(what, field);
+    row(name, field, unit.symbol(), field);
+  }
+
+  private void words(
+      String name,
+      Function<InventoryCell, String> read,
+      BiFunction<InventoryCell, String, InventoryCell> write) {
+    TypedField field = new TypedField(name, text -> describe(c -> write.apply(c, text.strip())));
+    field.setId("cell-" + name.toLowerCase(Locale.ROOT));
+    described.add(new Described(field, read));
+    row(name, field, "", field);
+  }
+
+  private void row(String name, TypedField field, String unit, TypedField complains) {
+    Label label = new Label(name);
+    label.getStyleClass().add("field-label");
+    label.setMinWidth(USE_PREF_SIZE);
+    label.setLabelFor(field);
+    Label symbol = new Label(unit);
+    symbol.getStyleClass().add("fact-name");
+    Label complaint = new Label();
+    complaint.getStyleClass().add("complaint");
+    complaint.setWrapText(true);
+    complaint.textProperty().bind(complains.complaintProperty());
+    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
+    int at = fields.getRowCount();
+    fields.add(label, 0, at);
+    if (unit.isEmpty()) {
+      fields.add(field, 1, at, 2, 1);
+      GridPane.setHgrow(field, Priority.ALWAYS);
+    } else {
+      fields.add(field, 1, at);
+      fields.add(symbol, 2, at);
+    }
+    fields.add(complaint, 0, at + 1, 3, 1);
+  }
+
+  /** Goes to where labels are typed. */
+  void addLabels() {
+    labels.requestFocus();
+  }
+
+  /** Shows the present state of the cell that is shown. */
+  void follow(SortState.Shown shown) {
+    Entry was = entry;
+    if (was != null) {
+      show(
+          shown.sorting().entries().stream()
+              .filter(e -> e.cell().id() == was.cell().id())
+              .findFirst()
+              .orElse(null));
+    }
+  }
+
+  void show(@Nullable Entry now) {
+    entry = now;
+    whole.setVisible(now != null);
+    whole.setManaged(now != null);
+    if (now == null) {
+      title.setText("No cell chosen");
+      return;
+    }
+    title.setText(now.cell().label() + ", " + now.words());
+    why.setText(now.why());
+    var m = now.cell().measured();
+    boolean direct = state.shown().plan().direct();
+    readings.forEach(
+        (what, field) ->
+            field.show(
+                switch (what) {
+                  case REST_VOLTAGE -> known(m.voltage());
+                  case CAPACITY -> known(m.capacity());
+                  case SELF_DISCHARGE -> known(m.selfDischarge());
+                  case AC_RESISTANCE -> direct ? null : known(m.resistance());
+                  case DC_RESISTANCE -> direct ? known(m.resistance()) : null;
+                  case TEMPERATURE, MASS -> null;
+                }));
+    described.forEach(d -> d.field().show(d.read().apply(now.cell().described())));
+    aside.setText(now.cell().aside() == null ? "Put it aside" : "Take it back");
+    history(now);
+  }
+
+  private static @Nullable Double known(double value) {
+    return Double.isNaN(value) ? null : value;
+  }
+
+  private void history(Entry of) {
+    long mine = ++request;
+    state
+        .session()
+        .keeper()
+        .records(
+            store -> store.inventory().of(new Subject.Cell(of.cell().id())),
+            facts -> {
+              if (mine == request) {
+                history.getChildren().setAll(lines(facts));
+              }
+            },
+            state::say);
+  }
+
+  private List<HBox> lines(List<Fact<Measurement>> facts) {
+    List<HBox> lines = new ArrayList<>();
+    for (Fact<Measurement> f : facts.reversed().subList(0, Math.min(LISTED, facts.size()))) {
+      Measured what = f.value().quantity();
+      Unit unit =
+          switch (what) {
+            case AC_RESISTANCE, DC_RESISTANCE -> Unit.MILLIOHM;
+            case CAPACITY -> Unit.MILLIAMPERE_HOUR;
+            case REST_VOLTAGE, SELF_DISCHARGE, TEMPERATURE, MASS -> what.unit();
+          };
+      String origin = f.value().instrument().isEmpty() ? "typed" : "from " + f.value().instrument();
+      Label figure = new Label(Figures.of(f.value().value(), unit) + ", " + what.label());
+      figure.getStyleClass().add(f.counts() ? "answer" : "fact-name");
+      Label words =
+          new Label(
+              "%s, %s%s"
+                  .formatted(
+                      TIME.format(f.at().atZone(ZoneId.systemDefault())),
+                      origin,
+                      f.strike().map(x -> "; struck out: " + x.reason()).orElse("")));
+      words.getStyleClass().add("fact-name");
+      words.setWrapText(true);
+      words.setMinHeight(USE_PREF_SIZE);
+      VBox told = new VBox(figure, words);
+      told.setMinWidth(0);
+      HBox.setHgrow(told, Priority.ALWAYS);
+      HBox line = new HBox(6, told);
+      if (f.counts()) {
+        Button strike = new PlainButton("Strike out", "strike-" + f.id(), () -> strike(f.id()));
+        strike.setMinWidth(USE_PREF_SIZE);
+        line.getChildren().add(strike);
+      }
+      lines.add(line);
+    }
+    return lines;
+  }
+
+  private void measure(Measured what, @Nullable Double value) {
+    Entry e = entry;
+    if (e == null || value == null) {
+      return;
+    }
+    Measurement m =
+        new Measurement(
+            new Subject.Cell(e.cell().id()), what, value, Conditions.UNKNOWN, "", Origin.TYPED);
+    Instant now = state.now();
+    state.record(
+        "%s of %s kept.".formatted(what.label(), e.cell().label()),
+        store -> store.inventory().measure(List.of(m), now));
+  }
+
+  private void strike(long id) {
+    String words = reason.getText().strip();
+    if (words.isEmpty()) {
+      state.say("Say why it does not count in the field above; both stay in the record.");
+      reason.requestFocus();
+      return;
+    }
+    Strike strike = new Strike(state.now(), words);
+    reason.clear();
+    state.record(
+        "Struck out; it stays in the record with its reason.",
+        store -> {
+          store.inventory().strike(id, strike);
+          return true;
+        });
+  }
+
+  private String describe(Function<InventoryCell, InventoryCell> change) {
+    Entry e = entry;
+    if (e == null) {
+      return "";
+    }
+    try {
+      InventoryCell now = change.apply(e.cell().described());
+      if (!now.equals(e.cell().described())) {
+        state.record(
+            e.cell().label() + " kept.",
+            store -> {
+              store.inventory().describe(e.cell().id(), now);
+              return true;
+            });
+      }
+      return "";
+    } catch (InvalidValue refused) {
+      return String.valueOf(refused.getMessage());
+    }
+  }
+
+  private void putAside() {
+    Entry e = entry;
+    if (e == null) {
+      return;
+    }
+    Fact<Aside> was = e.cell().aside();
+    String words = reason.getText().strip();
+    if (words.isEmpty()) {
+      state.say(
+          "Say why %s is %s."
+              .formatted(e.cell().label(), was == null ? "put aside" : "taken back"));
+      reason.requestFocus();
+      return;
+    }
+    Instant now = state.now();
+    reason.clear();
+    if (was == null) {
+      state.record(
+          e.cell().label() + " is put aside.",
+          store -> store.inventory().setAside(new Aside(e.cell().id(), words), now));
+    } else {
+      state.record(
+          e.cell().label() + " is taken back; both stay in the record.",
+          store -> {
+            store.inventory().takeBack(was.id(), new Strike(now, words));
+            return true;
+          });
+    }
+  }
+
+  private void add() {
+    List<InventoryCell> cells;
+    try {
+      cells = labels(labels.getText()).stream().map(InventoryCell::labelled).toList();
+    } catch (InvalidValue e) {
+      state.say(String.valueOf(e.getMessage()));
+      return;
+    }
+    Instant now = state.now();
+    state
+        .session()
+        .keeper()
+        .record(
+            store -> store.inventory().add(cells, now),
+            ids -> {
+              labels.clear();
+              state.say(ids.size() + " cells added.");
+            },
+            trouble ->
+                state.say("Not added: one of these labels is taken already. " + trouble.why()));
+  }
+
+  /** “A1 to A50” are fifty labels; commas and spaces part others. */
+  static List<String> labels(String typed) {
+    List<String> all = new ArrayList<>();
+    for (String part : typed.strip().split("\\s*[,;]\\s*", -1)) {
+      Matcher range = RANGE.matcher(part);
+      if (range.matches()) {
+        int from = Integer.parseInt(range.group(2));
+        int to = Integer.parseInt(range.group(3));
+        if (to < from || to - from >= MOST_ADDED) {
+          throw new InvalidValue(
+              "Labels", part, "must count up, over at most " + MOST_ADDED, "Type A1 to A50.");
+        }
+        int digits = range.group(2).startsWith("0") ? range.group(2).length() : 1;
+        for (int k = from; k <= to; k++) {
+          all.add(range.group(1) + ("%0" + digits + "d").formatted(k));
+        }
+      } else if (!part.isBlank()) {
+        all.add(part);
+      }
+    }
+    if (all.isEmpty()) {
+      throw new InvalidValue("Labels", "empty", "at least one is needed", "Type A1 to A50, or C7.");
+    }
+    return all;
+  }
+}

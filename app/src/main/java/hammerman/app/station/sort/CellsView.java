@@ -1,0 +1,238 @@
+package hammerman.app.station.sort;
+
+import hammerman.app.control.Beside;
+import hammerman.app.control.FileAsk;
+import hammerman.app.control.RecordTable;
+import hammerman.app.control.RecordTable.Column;
+import hammerman.app.station.Bench;
+import hammerman.project.Shipped;
+import hammerman.sort.CellState;
+import hammerman.sort.MeasuredCell;
+import hammerman.sort.Sorting.Entry;
+import hammerman.sort.StockTable;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** All cells of the inventory in a table, with the one chosen beside it. */
+final class CellsView extends StackPane {
+  private final Bench bench;
+  private final SortState state;
+  private final RecordTable<Entry> table =
+      new RecordTable<>(
+          "cells",
+          "the cells",
+          "No cell yet. Import a table, paste one from a spreadsheet, or add labels.",
+          List.of(
+              Column.<Entry>words("Label", 78, e -> e.cell().label())
+                  .ordered(Comparator.comparing(e -> sortable(e.cell().label()))),
+              Column.words("State", 84, Entry::words).styled(CellsView::style),
+              figures("mAh", 62, Unit.MILLIAMPERE_HOUR, 0, MeasuredCell::capacity),
+              figures("mΩ", 58, Unit.MILLIOHM, 1, MeasuredCell::resistance),
+              figures("Rest V", 62, Unit.VOLT, 3, MeasuredCell::voltage),
+              figures("mV/day", 64, Unit.MILLIVOLT_PER_DAY, 1, MeasuredCell::selfDischarge),
+              Column.<Entry>words("Why", 150, Entry::why).inLines()));
+  private final CellPanel panel;
+  private final ImportPanel importing;
+  private final VBox empty;
+  private final VBox list;
+  private final Label count = new Label();
+
+  CellsView(Bench bench, SortState state) {
+    this.bench = bench;
+    this.state = state;
+    panel = new CellPanel(state);
+    importing = new ImportPanel(bench, state, this::choose);
+    table.chosenProperty().addListener((o, was, is) -> panel.show(is));
+    table.onPaste(this::paste);
+    table.setMinSize(430, 200);
+    table.setPrefWidth(640);
+    count.setId("cells-count");
+    count.getStyleClass().add("fact-name");
+    count.setMinHeight(USE_PREF_SIZE);
+    count.setWrapText(true);
+    list = new VBox(6, new Beside(wide(table), scrolled(panel)), count);
+    VBox.setVgrow(list.getChildren().getFirst(), Priority.ALWAYS);
+    empty = empty();
+    VBox all = new VBox(8, tools(), importing, empty, list);
+    VBox.setVgrow(list, Priority.ALWAYS);
+    getChildren().add(all);
+    state.shownProperty().addListener((o, was, is) -> show());
+    importing.visibleProperty().addListener((o, was, is) -> show());
+    show();
+  }
+
+  private static RecordTable<Entry> wide(RecordTable<Entry> table) {
+    VBox.setVgrow(table, Priority.ALWAYS);
+    return table;
+  }
+
+  /** The panel may be higher than the page; the table beside it is not made longer by that. */
+  private static ScrollPane scrolled(CellPanel panel) {
+    ScrollPane pane = new ScrollPane(panel);
+    pane.setFitToWidth(true);
+    pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    pane.getStyleClass().add("page");
+    pane.setFocusTraversable(false);
+    pane.setMinSize(290, 240);
+    pane.setPrefHeight(300);
+    return pane;
+  }
+
+  private FlowPane tools() {
+    Button open = new Button("Import a table");
+    open.setId("import-cells");
+    open.getStyleClass().add("plain");
+    open.setOnAction(
+        e ->
+            bench
+                .files()
+                .open("Choose a table of cells", FileAsk.Kind.TABLE)
+                .ifPresent(importing::open));
+    Button add = new Button("Add labels");
+    add.setId("add-cells");
+    add.getStyleClass().add("plain");
+    add.setOnAction(e -> panel.addLabels());
+    Button export = new Button("Export");
+    export.setId("export-cells");
+    export.getStyleClass().add("plain");
+    export.setOnAction(e -> export());
+    return new FlowPane(8, 4, open, add, export);
+  }
+
+  private VBox empty() {
+    Label words =
+        new Label(
+            "Every cell is measured before it is built in: rest voltage, resistance, capacity, and"
+                + " what it loses in days of rest. Import what your tester wrote, type it, or look"
+                + " at a hundred made-up reclaimed cells.");
+    words.setWrapText(true);
+    words.setMinHeight(USE_PREF_SIZE);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    Button example = new Button("Take the hundred example cells");
+    example.setId("example-cells");
+    example.getStyleClass().add("act");
+    example.setMinWidth(USE_PREF_SIZE);
+    example.setOnAction(e -> example());
+    HBox card = new HBox(12, words, example);
+    card.getStyleClass().add("empty-card");
+    return new VBox(card);
+  }
+
+  private void show() {
+    SortState.Shown shown = state.shown();
+    boolean none = shown.sorting().entries().isEmpty();
+    empty.setVisible(none && !importing.isOpen());
+    empty.setManaged(none && !importing.isOpen());
+    table.show(shown.sorting().entries());
+    panel.follow(shown);
+    count.setText(
+        none
+            ? ""
+            : List.of(CellState.values()).stream()
+                .filter(s -> shown.sorting().count(s) > 0)
+                .map(s -> shown.sorting().count(s) + " " + s.words())
+                .collect(Collectors.joining(", ")));
+  }
+
+  private void choose(String label) {
+    state.shown().sorting().entries().stream()
+        .filter(e -> e.cell().label().equals(label))
+        .findFirst()
+        .ifPresent(table::choose);
+  }
+
+  private void example() {
+    openBytes(Shipped.exampleCells(), "pavement-speaker-cells.csv");
+  }
+
+  private void paste(List<List<String>> lines) {
+    String text =
+        lines.stream().map(l -> String.join("\t", l)).collect(Collectors.joining("\n", "", "\n"));
+    openBytes(text.getBytes(StandardCharsets.UTF_8), "pasted cells.tsv");
+  }
+
+  /** A table that is no file becomes one for as long as it is looked at. */
+  private void openBytes(byte[] bytes, String name) {
+    try {
+      Path folder = Files.createTempDirectory("hammerman");
+      Path file = folder.resolve(name);
+      Files.write(file, bytes);
+      file.toFile().deleteOnExit();
+      folder.toFile().deleteOnExit();
+      importing.open(file);
+    } catch (IOException e) {
+      state.say("The table could not be put down to be read: " + e.getMessage());
+    }
+  }
+
+  private void export() {
+    bench
+        .files()
+        .save("Export the cells", FileAsk.Kind.TABLE, "cells.csv")
+        .ifPresent(
+            file -> {
+              try {
+                StockTable.write(file, state.shown().sorting());
+                state.say("Wrote " + file.getFileName() + ".");
+              } catch (IOException e) {
+                state.say(
+                    "%s could not be written (%s). Choose another folder."
+                        .formatted(file.getFileName(), e.getMessage()));
+              }
+            });
+  }
+
+  private static Column<Entry> figures(
+      String head, double width, Unit unit, int decimals, ToDoubleFunction<MeasuredCell> of) {
+    ToDoubleFunction<Entry> value = e -> of.applyAsDouble(e.cell().measured());
+    return Column.figures(
+        head,
+        width,
+        e ->
+            Double.isNaN(value.applyAsDouble(e))
+                ? "–"
+                : Figures.fixed(unit.fromCore(value.applyAsDouble(e)), decimals),
+        Comparator.comparingDouble(value));
+  }
+
+  /** Labels in the order in which people count: A2 before A10. */
+  private static String sortable(String label) {
+    StringBuilder out = new StringBuilder();
+    StringBuilder digits = new StringBuilder();
+    for (char c : (label + " ").toCharArray()) {
+      if (Character.isDigit(c)) {
+        digits.append(c);
+      } else {
+        out.append("0".repeat(Math.max(0, digits.length() == 0 ? 0 : 12 - digits.length())));
+        out.append(digits);
+        digits.setLength(0);
+        out.append(c);
+      }
+    }
+    return out.toString();
+  }
+
+  private static String style(Entry e) {
+    return switch (e.state()) {
+      case REJECTED -> "bad";
+      case ACCEPTED, IN_PACK -> "good";
+      case NEW, ON_TEST, RESTING, SPARE -> "";
+    };
+  }
+}

@@ -1,0 +1,278 @@
+package hammerman.app.station.sort;
+
+import hammerman.app.control.PlainButton;
+import hammerman.app.station.Bench;
+import hammerman.sort.CellSheet;
+import hammerman.sort.CellSheet.Column;
+import hammerman.sort.MeasuredCell;
+import hammerman.table.TableFile;
+import hammerman.table.UnreadableTable;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Takes in a table of cells: which column holds what is guessed, may be said otherwise, and is
+ * remembered for a table with the same columns.
+ */
+final class ImportPanel extends VBox {
+  private static final String NONE = "not there";
+
+  private final Bench bench;
+  private final SortState state;
+  private final Consumer<String> choose;
+  private final Label source = new Label();
+  private final Label complaint = new Label();
+  private final FlowPane columns = new FlowPane(14, 4);
+  private final Label found = new Label();
+  private final Map<Column, Choice> choices = new EnumMap<>(Column.class);
+  private @Nullable TableFile table;
+
+  /** Column and unit of a figure. */
+  private record Choice(ChoiceBox<String> column, ChoiceBox<Unit> unit) {}
+
+  /**
+   * @param choose brings a cell into view, by its label
+   */
+  ImportPanel(Bench bench, SortState state, Consumer<String> choose) {
+    super(6);
+    this.bench = bench;
+    this.state = state;
+    this.choose = choose;
+    getStyleClass().add("empty-card");
+    source.setId("import-source");
+    source.getStyleClass().add("section-title");
+    complaint.setId("import-complaint");
+    complaint.getStyleClass().add("complaint");
+    complaint.setWrapText(true);
+    complaint.setMinHeight(USE_PREF_SIZE);
+    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
+    found.setId("import-found");
+    found.getStyleClass().add("answer");
+    found.setWrapText(true);
+    found.setMinHeight(USE_PREF_SIZE);
+    Button take = new Button("Take them in");
+    take.setId("take-cells");
+    take.getStyleClass().add("act");
+    take.setOnAction(e -> take());
+    HBox last = new HBox(10, take, new PlainButton("Not now", "leave-import", this::leave));
+    getChildren().addAll(source, columns, found, complaint, last);
+    leave();
+  }
+
+  private void leave() {
+    table = null;
+    complaint.setText("");
+    setVisible(false);
+    setManaged(false);
+  }
+
+  /** Whether a table is being looked at. */
+  boolean isOpen() {
+    return isVisible();
+  }
+
+  /** Looks at a table, and asks what its columns are. */
+  void open(Path file) {
+    complaint.setText("");
+    setVisible(true);
+    setManaged(true);
+    source.setText(String.valueOf(file.getFileName()));
+    columns.getChildren().clear();
+    choices.clear();
+    found.setText("");
+    try {
+      TableFile opened = TableFile.open(file);
+      table = opened;
+      Map<Column, CellSheet.Source> guess = remembered(opened);
+      for (Column c : Column.values()) {
+        Choice choice = choice(c, opened, guess.get(c));
+        choices.put(c, choice);
+        Label name = new Label(c == Column.SELF_DISCHARGE ? "voltage lost a day" : c.words());
+        name.getStyleClass().add("fact-name");
+        HBox row = new HBox(5, name, choice.column());
+        if (choice.unit().getItems().size() > 1) {
+          row.getChildren().add(choice.unit());
+        }
+        row.setStyle("-fx-alignment: center-left;");
+        columns.getChildren().add(row);
+      }
+      preview();
+    } catch (UnreadableTable e) {
+      table = null;
+      complaint.setText(e.getMessage());
+    }
+  }
+
+  private static String key(TableFile opened) {
+    return "cells." + Integer.toHexString(String.join("|", opened.columns()).hashCode());
+  }
+
+  private Map<Column, CellSheet.Source> remembered(TableFile opened) {
+    Map<Column, CellSheet.Source> guess = CellSheet.guess(opened);
+    String text = bench.settings().text(key(opened), "");
+    for (String part : text.split(";", -1)) {
+      String[] words = part.split(",", -1);
+      if (words.length == 3) {
+        Column column = Column.valueOf(words[0]);
+        int index = Integer.parseInt(words[1]);
+        if (index < 0 || index >= opened.columns().size()) {
+          guess.remove(column);
+        } else {
+          guess.put(column, new CellSheet.Source(index, Unit.valueOf(words[2])));
+        }
+      }
+    }
+    return guess;
+  }
+
+  private void remember(TableFile opened, Map<Column, CellSheet.Source> chosen) {
+    StringBuilder text = new StringBuilder();
+    for (Column c : Column.values()) {
+      CellSheet.Source s = chosen.get(c);
+      text.append(c.name())
+          .append(',')
+          .append(s == null ? -1 : s.index())
+          .append(',')
+          .append((s == null ? Unit.ONE : s.unit()).name())
+          .append(';');
+    }
+    bench.settings().put(key(opened), text.toString());
+  }
+
+  private Choice choice(Column c, TableFile opened, CellSheet.@Nullable Source guess) {
+    ChoiceBox<String> column = new ChoiceBox<>();
+    column.getItems().add(NONE);
+    column.getItems().addAll(opened.columns());
+    column.setId("column-" + c.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+    column.setAccessibleText("Column of " + c.words());
+    column.setPrefWidth(178);
+    column.getSelectionModel().select(guess == null ? 0 : guess.index() + 1);
+    ChoiceBox<Unit> unit = new ChoiceBox<>();
+    unit.getItems().setAll(units(c));
+    unit.setAccessibleText("Unit of " + c.words());
+    unit.setPrefWidth(74);
+    unit.setConverter(new Symbols());
+    unit.setValue(guess == null ? units(c).getFirst() : guess.unit());
+    column.getSelectionModel().selectedIndexProperty().addListener((o, was, is) -> preview());
+    unit.valueProperty().addListener((o, was, is) -> preview());
+    return new Choice(column, unit);
+  }
+
+  private static List<Unit> units(Column c) {
+    return switch (c) {
+      case LABEL -> List.of(Unit.ONE);
+      case CAPACITY -> List.of(Unit.MILLIAMPERE_HOUR, Unit.AMPERE_HOUR);
+      case RESISTANCE -> List.of(Unit.MILLIOHM, Unit.OHM);
+      case VOLTAGE, SELF_DISCHARGE -> List.of(Unit.VOLT, Unit.MILLIVOLT);
+    };
+  }
+
+  private Map<Column, CellSheet.Source> chosen() {
+    Map<Column, CellSheet.Source> all = new EnumMap<>(Column.class);
+    choices.forEach(
+        (c, choice) -> {
+          int index = choice.column().getSelectionModel().getSelectedIndex() - 1;
+          if (index >= 0) {
+            all.put(c, new CellSheet.Source(index, choice.unit().getValue()));
+          }
+        });
+    return all;
+  }
+
+  private @Nullable List<MeasuredCell> read() {
+    TableFile opened = table;
+    if (opened == null || choices.size() < Column.values().length) {
+      return null;
+    }
+    try {
+      complaint.setText("");
+      return CellSheet.readAny(opened, chosen()).cells();
+    } catch (UnreadableTable e) {
+      complaint.setText(e.getMessage());
+      return null;
+    }
+  }
+
+  private void preview() {
+    List<MeasuredCell> cells = read();
+    if (cells != null) {
+      found.setText(
+          "%d cells%s; the first is %s."
+              .formatted(
+                  cells.size(),
+                  middle(cells),
+                  cells.isEmpty() ? "none" : cells.getFirst().label()));
+    }
+  }
+
+  private static String middle(List<MeasuredCell> cells) {
+    double[] q =
+        cells.stream()
+            .mapToDouble(MeasuredCell::capacity)
+            .filter(v -> !Double.isNaN(v))
+            .sorted()
+            .toArray();
+    return q.length == 0
+        ? ", no capacities"
+        : ", capacities from %s to %s, middle %s"
+            .formatted(mAh(q[0]), mAh(q[q.length - 1]), mAh(q[q.length / 2]));
+  }
+
+  private static String mAh(double ah) {
+    return Figures.of(ah, Unit.MILLIAMPERE_HOUR, 0);
+  }
+
+  private void take() {
+    List<MeasuredCell> cells = read();
+    TableFile opened = table;
+    if (cells == null || opened == null) {
+      return;
+    }
+    remember(opened, chosen());
+    boolean direct = state.shown().plan().direct();
+    String name = String.valueOf(opened.file().getFileName());
+    Instant now = state.now();
+    state
+        .session()
+        .keeper()
+        .record(
+            store -> store.inventory().take(cells, direct, name, now),
+            added -> {
+              state.say(
+                  "%d cells taken in from %s, %d of them new."
+                      .formatted(cells.size(), name, added));
+              leave();
+              if (!cells.isEmpty()) {
+                choose.accept(cells.getFirst().label());
+              }
+            },
+            trouble -> complaint.setText(trouble.why()));
+  }
+
+  private static final class Symbols extends StringConverter<Unit> {
+    @Override
+    public String toString(@Nullable Unit unit) {
+      return unit == null ? "" : unit.symbol();
+    }
+
+    @Override
+    public Unit fromString(String text) {
+      throw new IllegalStateException("a unit is not typed: " + text);
+    }
+  }
+}

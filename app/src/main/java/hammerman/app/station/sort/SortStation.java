@@ -1,0 +1,112 @@
+package hammerman.app.station.sort;
+
+import hammerman.app.control.Views;
+import hammerman.app.station.Bench;
+import hammerman.app.station.Page;
+import hammerman.app.station.Slice;
+import hammerman.app.station.StationView;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.sort.CellState;
+import hammerman.sort.Sorting;
+import java.util.EnumSet;
+import java.util.Set;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The page of station Sort. */
+public final class SortStation implements StationView {
+  private final SortState state;
+  private final Views views = new Views();
+  private final GroupsView groups;
+  private final TesterView tester;
+  private final Page page;
+
+  public SortStation(Bench bench) {
+    state = new SortState(bench.session());
+    groups = new GroupsView(bench, state);
+    tester = new TesterView(bench, state);
+    views
+        .add("Cells", "cells", new CellsView(bench, state), () -> {})
+        .add("Tester", "tester", tester, tester::show)
+        .add("Limits", "limits", new LimitsView(state), () -> {})
+        .add("Groups", "groups", groups, groups::show);
+    Label said = new Label();
+    said.setId("sort-said");
+    said.getStyleClass().add("answer");
+    said.setWrapText(true);
+    said.setMinHeight(Label.USE_PREF_SIZE);
+    said.textProperty().bind(state.saidProperty());
+    said.managedProperty().bind(said.textProperty().isNotEmpty());
+    VBox body = new VBox(6, said, views);
+    VBox.setVgrow(views, Priority.ALWAYS);
+    page = new Page(Station.SORT, body, views);
+    state.shownProperty().addListener((o, was, is) -> answer());
+    answer();
+  }
+
+  @Override
+  public Page page() {
+    return page;
+  }
+
+  @Override
+  public void show(Forecast forecast) {
+    state.follow();
+    if (views.isShown("groups")) {
+      groups.show();
+    } else if (views.isShown("tester")) {
+      tester.show();
+    }
+  }
+
+  private void answer() {
+    Sorting s = state.shown().sorting();
+    var pack = state.shown().pack();
+    int needed = pack == null ? 0 : pack.cells();
+    int good = s.accepted().size();
+    if (s.entries().isEmpty()) {
+      page.answer("No cell is measured yet; %d are needed.".formatted(needed));
+    } else if (state.shown().inPack() != null) {
+      page.answer(
+          "%d cells are in the pack, %d are spare and %d put aside."
+              .formatted(
+                  s.count(CellState.IN_PACK),
+                  s.count(CellState.SPARE),
+                  s.count(CellState.REJECTED)));
+    } else {
+      page.answer(
+          "%d of %d cells are good, %d are put aside; the pack takes %d%s."
+              .formatted(
+                  good,
+                  s.entries().size(),
+                  s.count(CellState.REJECTED),
+                  needed,
+                  good >= needed ? "" : ", %d more than there are".formatted(needed - good)));
+    }
+  }
+
+  @Override
+  public Set<Slice> reads() {
+    return EnumSet.allOf(Slice.class);
+  }
+
+  @Override
+  public String help() {
+    return """
+    Every cell is measured before it is built in. Cells takes in tables of any tester, typed readings \
+    and new labels; readings are facts: they are never changed, only struck out with a reason.
+
+    Tester says what to load now and when all will be measured, with your hours; the plan goes into a \
+    calendar. A simulated tester stands in for a real one.
+
+    Limits puts bad cells aside, each with its reason. Drag the lines, or type the limits; an outlier \
+    lies more than so many median deviations from the middle.
+
+    Groups fills the groups so that they hold the same. A group that holds less is empty first and \
+    full first, and the whole pack with it. What that costs is run through the forecast. Take the \
+    cells into the design, and each group counts by itself from then on.\
+    """;
+  }
+}

@@ -1,0 +1,204 @@
+package hammerman.tester;
+
+import org.jspecify.annotations.Nullable;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A line of the protocol between the program and a cell tester. */
+public sealed interface TesterLine {
+  /** The longest line that is looked at, characters. */
+  int LONGEST = 4096;
+
+  /**
+   * The tester says what it is; its first line.
+   *
+   * @param name of it
+   * @param bays that it has
+   */
+  record Hello(String name, int bays) implements TesterLine {}
+
+  /**
+   * The program asks for a test.
+   *
+   * @param test its number, unique in the project
+   * @param bay from 1
+   * @param label of the cell that should lie there
+   * @param charge current, A
+   * @param discharge current, A
+   * @param rest after charge and discharge, s
+   * @param cutOff at which the discharge ends, V
+   * @param full voltage of the charge, V
+   */
+  record Begin(
+      long test,
+      int bay,
+      String label,
+      double charge,
+      double discharge,
+      double rest,
+      double cutOff,
+      double full)
+      implements TesterLine {}
+
+  /** The program breaks a test off. */
+  record Stop(long test) implements TesterLine {}
+
+  /** The program has kept a result; the tester need not say it again. */
+  record Kept(long test) implements TesterLine {}
+
+  /**
+   * A reading under way.
+   *
+   * @param number of the reading within its test, from 1
+   * @param phase in words, such as “discharge”
+   * @param seconds since the test began
+   * @param volts of the cell
+   * @param amperes out of it
+   * @param ampereHours discharged so far
+   */
+  record Reading(
+      long test,
+      int bay,
+      long number,
+      String phase,
+      double seconds,
+      double volts,
+      double amperes,
+      double ampereHours)
+      implements TesterLine {}
+
+  /**
+   * A result; said again after every connection until it is kept.
+   *
+   * @param capacity Ah
+   * @param resistance by a step of direct current, Ω
+   * @param voltage of the cell before the test, rested, V
+   */
+  record Done(long test, int bay, double capacity, double resistance, double voltage)
+      implements TesterLine {}
+
+  /** A test that could not be done, and why; said again until it is kept. */
+  record Failed(long test, int bay, String why) implements TesterLine {}
+
+  /** A line that says nothing that is known. */
+  record Nonsense(String why) implements TesterLine {}
+
+  /** Returns the line, without its end. */
+  static String write(TesterLine line) {
+    ObjectNode o = JsonMapper.shared().createObjectNode();
+    switch (line) {
+      case Hello l -> o.put("kind", "hello").put("name", l.name()).put("bays", l.bays());
+      case Begin l ->
+          o.put("kind", "begin")
+              .put("test", l.test())
+              .put("bay", l.bay())
+              .put("label", l.label())
+              .put("charge_A", l.charge())
+              .put("discharge_A", l.discharge())
+              .put("rest_s", l.rest())
+              .put("cutOff_V", l.cutOff())
+              .put("full_V", l.full());
+      case Stop l -> o.put("kind", "stop").put("test", l.test());
+      case Kept l -> o.put("kind", "kept").put("test", l.test());
+      case Reading l ->
+          o.put("kind", "reading")
+              .put("test", l.test())
+              .put("bay", l.bay())
+              .put("number", l.number())
+              .put("phase", l.phase())
+              .put("time_s", l.seconds())
+              .put("voltage_V", l.volts())
+              .put("current_A", l.amperes())
+              .put("discharged_Ah", l.ampereHours());
+      case Done l ->
+          o.put("kind", "done")
+              .put("test", l.test())
+              .put("bay", l.bay())
+              .put("capacity_Ah", l.capacity())
+              .put("resistance_mOhm", 1000 * l.resistance())
+              .put("rested_V", l.voltage());
+      case Failed l ->
+          o.put("kind", "failed").put("test", l.test()).put("bay", l.bay()).put("why", l.why());
+      case Nonsense l -> throw new IllegalArgumentException("nonsense is not written");
+    }
+    return o.toString();
+  }
+
+  /** Reads a line; whatever it is, a line comes of it. */
+  static TesterLine read(String text) {
+    if (text.length() > LONGEST) {
+      return new Nonsense("a line of " + text.length() + " characters");
+    }
+    try {
+      JsonNode o = JsonMapper.shared().readTree(text);
+      return o != null && o.isObject() ? line(o) : new Nonsense("no object");
+    } catch (JacksonException e) {
+      return new Nonsense("no JSON");
+    } catch (IllegalArgumentException e) {
+      return new Nonsense(String.valueOf(e.getMessage()));
+    }
+  }
+
+  private static TesterLine line(JsonNode o) {
+    return switch (o.path("kind").asString("")) {
+      case "hello" -> new Hello(text(o, "name"), (int) whole(o, "bays"));
+      case "begin" ->
+          new Begin(
+              whole(o, "test"),
+              (int) whole(o, "bay"),
+              text(o, "label"),
+              number(o, "charge_A"),
+              number(o, "discharge_A"),
+              number(o, "rest_s"),
+              number(o, "cutOff_V"),
+              number(o, "full_V"));
+      case "stop" -> new Stop(whole(o, "test"));
+      case "kept" -> new Kept(whole(o, "test"));
+      case "reading" ->
+          new Reading(
+              whole(o, "test"),
+              (int) whole(o, "bay"),
+              whole(o, "number"),
+              text(o, "phase"),
+              number(o, "time_s"),
+              number(o, "voltage_V"),
+              number(o, "current_A"),
+              number(o, "discharged_Ah"));
+      case "done" ->
+          new Done(
+              whole(o, "test"),
+              (int) whole(o, "bay"),
+              number(o, "capacity_Ah"),
+              number(o, "resistance_mOhm") / 1000,
+              number(o, "rested_V"));
+      case "failed" -> new Failed(whole(o, "test"), (int) whole(o, "bay"), text(o, "why"));
+      default -> new Nonsense("“kind” is not known");
+    };
+  }
+
+  private static double number(JsonNode o, String name) {
+    JsonNode n = o.get(name);
+    if (n == null || !n.isNumber() || !Double.isFinite(n.asDouble())) {
+      throw new IllegalArgumentException("“" + name + "” is not a number");
+    }
+    return n.asDouble();
+  }
+
+  private static long whole(JsonNode o, String name) {
+    double v = number(o, name);
+    if (v != Math.rint(v) || Math.abs(v) > 1e15) {
+      throw new IllegalArgumentException("“" + name + "” is not a whole number");
+    }
+    return (long) v;
+  }
+
+  private static String text(JsonNode o, String name) {
+    @Nullable JsonNode n = o.get(name);
+    if (n == null || !n.isString()) {
+      throw new IllegalArgumentException("“" + name + "” is not a text");
+    }
+    return n.asString();
+  }
+}
