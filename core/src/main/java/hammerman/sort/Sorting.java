@@ -23,11 +23,13 @@ public record Sorting(List<Entry> entries, List<MeasuredCell> accepted, RejectRu
   /**
    * A cell, and where it stands.
    *
-   * @param why in words; empty where the state says it
+   * @param cause in a few words; empty where the state says it
+   * @param why the same with its figures
    * @param group in the pack, from 0; -1 for none
    * @param taken figures by which it is matched, also those that were not measured of it
    */
-  public record Entry(Stock.Cell cell, CellState state, String why, int group, MeasuredCell taken) {
+  public record Entry(
+      Stock.Cell cell, CellState state, String cause, String why, int group, MeasuredCell taken) {
     /** Returns its state in words. */
     public String words() {
       return state == CellState.IN_PACK ? "group " + (group + 1) : state.words();
@@ -99,24 +101,27 @@ public record Sorting(List<Entry> entries, List<MeasuredCell> accepted, RejectRu
       int group,
       @Nullable MatchedCells pack) {
     if (c.aside() != null) {
-      return new Entry(c, CellState.REJECTED, "by you: " + c.aside().value().reason(), group, m);
+      String why = "by you: " + c.aside().value().reason();
+      return new Entry(c, CellState.REJECTED, "by you", why, group, m);
     }
     if (c.test() != null) {
-      return new Entry(c, CellState.ON_TEST, "bay " + c.test().value().bay(), group, m);
+      String bay = "bay " + c.test().value().bay();
+      return new Entry(c, CellState.ON_TEST, bay, bay, group, m);
     }
     if (bad != null && bad.rule() != Rejected.Rule.NOT_MEASURED) {
-      return new Entry(c, CellState.REJECTED, bad.reason(), group, m);
+      return new Entry(c, CellState.REJECTED, bad.rule().words(), bad.reason(), group, m);
     }
     if (group >= 0) {
-      return new Entry(c, CellState.IN_PACK, "", group, m);
+      return new Entry(c, CellState.IN_PACK, "", "", group, m);
     }
     if (bad != null) {
-      return new Entry(c, CellState.NEW, c.count() == 0 ? "" : bad.reason(), -1, m);
+      String cause = c.count() == 0 ? "" : bad.rule().words();
+      return new Entry(c, CellState.NEW, cause, bad.reason(), -1, m);
     }
     if (plan.restDays() > 0 && c.restingSince() != null) {
-      return new Entry(c, CellState.RESTING, "for its self-discharge", -1, m);
+      return new Entry(c, CellState.RESTING, "", "rests for its self-discharge", -1, m);
     }
-    return new Entry(c, pack == null ? CellState.ACCEPTED : CellState.SPARE, "", -1, m);
+    return new Entry(c, pack == null ? CellState.ACCEPTED : CellState.SPARE, "", "", -1, m);
   }
 
   /** The capacity of cells whose own is not measured by the builder's school, Ah. */

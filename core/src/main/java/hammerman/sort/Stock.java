@@ -150,12 +150,20 @@ public record Stock(List<Cell> cells) {
           : (first.value().value() - then.value().value()) / between.toSeconds();
     }
 
-    /** It rests while its self-discharge is not told since the first rest voltage after a test. */
+    /**
+     * It rests while its self-discharge is not told: since the first rest voltage after a test, or
+     * since a tester of ours was done with it. What a table tells not, nobody waits for.
+     */
     @Nullable Instant restingSince() {
+      Fact<Measurement> capacity = last.get(Measured.CAPACITY);
       boolean told = last.containsKey(Measured.SELF_DISCHARGE) || !Double.isNaN(lost());
-      return !told && last.containsKey(Measured.CAPACITY) && !volts.isEmpty()
-          ? volts.getFirst().at()
-          : null;
+      if (told || capacity == null) {
+        return null;
+      }
+      if (!volts.isEmpty()) {
+        return volts.getFirst().at();
+      }
+      return capacity.value().origin() == Measurement.Origin.DEVICE ? capacity.at() : null;
     }
   }
 }

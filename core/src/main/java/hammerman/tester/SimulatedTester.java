@@ -111,7 +111,7 @@ public final class SimulatedTester {
     if (b.bay() < 1 || b.bay() > bays || was != null) {
       end(
           new TesterLine.Failed(
-              b.test(), b.bay(), was == null ? "there is no such bay" : "the bay is taken"),
+              b.test(), b.bay(), true, was == null ? "there is no such bay" : "the bay is taken"),
           b.test());
       return;
     }
@@ -160,11 +160,11 @@ public final class SimulatedTester {
     t.seconds += dt;
     t.phaseTime += dt;
     if (t.truth.fault() == Fault.DEAD) {
-      fail(t, "rests at 0.4 V; it is not charged");
+      fail(t, false, "rests at 0.4 V; it is not charged");
       return;
     }
     if (t.truth.fault() == Fault.CONTACT && t.seconds > 1200) {
-      fail(t, "the contact was lost");
+      fail(t, true, "the contact was lost");
       return;
     }
     double amperes =
@@ -213,9 +213,9 @@ public final class SimulatedTester {
     }
   }
 
-  private void fail(Test t, String why) {
+  private void fail(Test t, boolean again, String why) {
     running.remove(t.begin.bay());
-    end(new TesterLine.Failed(t.begin.test(), t.begin.bay(), why), t.begin.test());
+    end(new TesterLine.Failed(t.begin.test(), t.begin.bay(), again, why), t.begin.test());
   }
 
   private void end(TesterLine line, long test) {

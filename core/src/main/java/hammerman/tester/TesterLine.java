@@ -79,8 +79,12 @@ public sealed interface TesterLine {
   record Done(long test, int bay, double capacity, double resistance, double voltage)
       implements TesterLine {}
 
-  /** A test that could not be done, and why; said again until it is kept. */
-  record Failed(long test, int bay, String why) implements TesterLine {}
+  /**
+   * A test that could not be done; said again until it is kept.
+   *
+   * @param again whether it may be tried again, as after a lost contact
+   */
+  record Failed(long test, int bay, boolean again, String why) implements TesterLine {}
 
   /** A line that says nothing that is known. */
   record Nonsense(String why) implements TesterLine {}
@@ -120,7 +124,11 @@ public sealed interface TesterLine {
               .put("resistance_mOhm", 1000 * l.resistance())
               .put("rested_V", l.voltage());
       case Failed l ->
-          o.put("kind", "failed").put("test", l.test()).put("bay", l.bay()).put("why", l.why());
+          o.put("kind", "failed")
+              .put("test", l.test())
+              .put("bay", l.bay())
+              .put("again", l.again())
+              .put("why", l.why());
       case Nonsense l -> throw new IllegalArgumentException("nonsense is not written");
     }
     return o.toString();
@@ -173,7 +181,12 @@ public sealed interface TesterLine {
               number(o, "capacity_Ah"),
               number(o, "resistance_mOhm") / 1000,
               number(o, "rested_V"));
-      case "failed" -> new Failed(whole(o, "test"), (int) whole(o, "bay"), text(o, "why"));
+      case "failed" ->
+          new Failed(
+              whole(o, "test"),
+              (int) whole(o, "bay"),
+              o.path("again").asBoolean(false),
+              text(o, "why"));
       default -> new Nonsense("“kind” is not known");
     };
   }

@@ -100,7 +100,7 @@ class TesterTest {
             new TesterLine.Kept(5),
             new TesterLine.Reading(5, 2, 9, "rest", 60, 3.7, -1, 0.2),
             new TesterLine.Done(5, 2, 2.345, 0.045, 3.61),
-            new TesterLine.Failed(5, 2, "why"))) {
+            new TesterLine.Failed(5, 2, true, "why"))) {
       assertThat(TesterLine.read(TesterLine.write(l))).isEqualTo(l);
     }
   }

@@ -57,6 +57,7 @@ public final class RecordTable<T> extends VBox {
   private Consumer<T> act = row -> {};
   private int clicks = 2;
   private Function<T, String> hidden = row -> "";
+  private Function<T, Object> key = row -> row;
 
   /**
    * A column.
@@ -167,6 +168,12 @@ public final class RecordTable<T> extends VBox {
     return this;
   }
 
+  /** Says what makes a row the same one though what it shows has changed. */
+  public RecordTable<T> keyed(Function<T, Object> by) {
+    key = by;
+    return this;
+  }
+
   /** Gives each row an id in the scene and words for screen readers. */
   public RecordTable<T> withRows(Function<T, String> id, Function<T, String> spoken) {
     table.setRowFactory(made -> new Named<>(id, spoken));
@@ -206,8 +213,9 @@ public final class RecordTable<T> extends VBox {
     }
     T was = chosen.get();
     rows.setAll(all);
-    if (was != null && all.contains(was)) {
-      choose(was);
+    if (was != null) {
+      Object same = key.apply(was);
+      all.stream().filter(row -> key.apply(row).equals(same)).findFirst().ifPresent(this::choose);
     }
   }
 

@@ -5,6 +5,7 @@ import hammerman.app.control.QuantityField;
 import hammerman.app.control.TypedField;
 import hammerman.app.station.Page;
 import hammerman.record.Aside;
+import hammerman.record.BayTest;
 import hammerman.record.Fact;
 import hammerman.record.Fact.Strike;
 import hammerman.record.InventoryCell;
@@ -35,6 +36,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -232,8 +234,8 @@ final class CellPanel extends VBox {
             state::say);
   }
 
-  private List<HBox> lines(List<Fact<Measurement>> facts) {
-    List<HBox> lines = new ArrayList<>();
+  private List<VBox> lines(List<Fact<Measurement>> facts) {
+    List<VBox> lines = new ArrayList<>();
     for (Fact<Measurement> f : facts.reversed().subList(0, Math.min(LISTED, facts.size()))) {
       Measured what = f.value().quantity();
       Unit unit =
@@ -255,15 +257,14 @@ final class CellPanel extends VBox {
       words.getStyleClass().add("fact-name");
       words.setWrapText(true);
       words.setMinHeight(USE_PREF_SIZE);
-      VBox told = new VBox(figure, words);
-      told.setMinWidth(0);
-      HBox.setHgrow(told, Priority.ALWAYS);
-      HBox line = new HBox(6, told);
+      Region spring = new Region();
+      HBox.setHgrow(spring, Priority.ALWAYS);
+      HBox head = new HBox(6, figure, spring);
       if (f.counts()) {
-        Button strike = new PlainButton("Strike out", "strike-" + f.id(), () -> strike(f.id()));
-        strike.setMinWidth(USE_PREF_SIZE);
-        line.getChildren().add(strike);
+        head.getChildren()
+            .add(new PlainButton("Strike out", "strike-" + f.id(), () -> strike(f.id())));
       }
+      VBox line = new VBox(head, words);
       lines.add(line);
     }
     return lines;
@@ -278,9 +279,15 @@ final class CellPanel extends VBox {
         new Measurement(
             new Subject.Cell(e.cell().id()), what, value, Conditions.UNKNOWN, "", Origin.TYPED);
     Instant now = state.now();
+    Fact<BayTest> test = e.cell().test();
+    boolean ends = test != null && what == Measured.CAPACITY;
     state.record(
-        "%s of %s kept.".formatted(what.label(), e.cell().label()),
-        store -> store.inventory().measure(List.of(m), now));
+        "%s of %s kept%s."
+            .formatted(what.label(), e.cell().label(), ends ? "; its bay is free again" : ""),
+        store ->
+            (test != null && what == Measured.CAPACITY)
+                ? store.inventory().end(test.id(), BayTest.Outcome.MEASURED, List.of(m), now)
+                : !store.inventory().measure(List.of(m), now).isEmpty());
   }
 
   private void strike(long id) {

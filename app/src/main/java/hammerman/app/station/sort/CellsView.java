@@ -46,7 +46,7 @@ final class CellsView extends StackPane {
               figures("mΩ", 58, Unit.MILLIOHM, 1, MeasuredCell::resistance),
               figures("Rest V", 62, Unit.VOLT, 3, MeasuredCell::voltage),
               figures("mV/day", 64, Unit.MILLIVOLT_PER_DAY, 1, MeasuredCell::selfDischarge),
-              Column.<Entry>words("Why", 150, Entry::why).inLines()));
+              Column.words("Why", 120, Entry::cause)));
   private final CellPanel panel;
   private final ImportPanel importing;
   private final VBox empty;
@@ -59,7 +59,7 @@ final class CellsView extends StackPane {
     panel = new CellPanel(state);
     importing = new ImportPanel(bench, state, this::choose);
     table.chosenProperty().addListener((o, was, is) -> panel.show(is));
-    table.onPaste(this::paste);
+    table.onPaste(this::paste).keyed(e -> e.cell().id());
     table.setMinSize(430, 200);
     table.setPrefWidth(640);
     count.setId("cells-count");

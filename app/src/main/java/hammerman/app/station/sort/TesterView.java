@@ -1,10 +1,368 @@
 package hammerman.app.station.sort;
 
+import hammerman.app.control.Beside;
+import hammerman.app.control.FileAsk;
+import hammerman.app.control.Form;
+import hammerman.app.control.PlainButton;
 import hammerman.app.station.Bench;
+import hammerman.app.station.Page;
+import hammerman.finding.Station;
+import hammerman.project.Project;
+import hammerman.record.BayTest;
+import hammerman.record.Fact;
+import hammerman.schedule.BayPlan;
+import hammerman.schedule.CalendarFile;
+import hammerman.schedule.Presence;
+import hammerman.schedule.Quicker;
+import hammerman.schedule.Schedule;
+import hammerman.sort.SampleSize;
+import hammerman.sort.SortPlan;
+import hammerman.sort.Sorting;
+import hammerman.sort.Sorting.Entry;
+import hammerman.tester.TesterLine;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
+/** What lies in the bays, what to load now, and when all will be measured. */
 final class TesterView extends StackPane {
-  TesterView(Bench bench, SortState state) {}
+  private static final DateTimeFormatter WHEN =
+      DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
+  private static final int LISTED = 6;
 
-  void show() {}
+  /** Seconds of a test in each second of the stand-in. */
+  private static final double SPEED = 3600;
+
+  private static final double WITHIN = 0.01;
+
+  private final Bench bench;
+  private final SortState state;
+  private final TesterDesk desk;
+  private final Label answer = new Label();
+  private final Label quicker = new Label();
+  private final Label visits = new Label();
+  private final FlowPane bays = new FlowPane(10, 10);
+  private @Nullable Schedule schedule;
+
+  TesterView(Bench bench, SortState state) {
+    this.bench = bench;
+    this.state = state;
+    desk = new TesterDesk(state, this::showIfSeen);
+    Form form = new Form(state.session(), Station.SORT, 166, 66);
+    form.section("The tester")
+        .count(
+            "Bays",
+            p -> p.sortPlan().bays().bays(),
+            (p, v) -> with(p, b -> b.withBays(v)),
+            p -> true)
+        .quantity(
+            "Charges with",
+            Unit.AMPERE,
+            p -> p.sortPlan().bays().charge(),
+            (p, v) -> with(p, b -> b.withCharge(v)))
+        .quantity(
+            "Discharges with",
+            Unit.AMPERE,
+            p -> p.sortPlan().bays().discharge(),
+            (p, v) -> with(p, b -> b.withDischarge(v)))
+        .quantity(
+            "Rests in between",
+            Unit.MINUTE,
+            p -> p.sortPlan().bays().rest(),
+            (p, v) -> with(p, b -> b.withRest(v)))
+        .count(
+            "Days of rest after it",
+            p -> p.sortPlan().restDays(),
+            (p, v) -> p.withSorting(p.sortPlan().withRestDays(v)),
+            p -> true)
+        .section("You are there to swap cells");
+    hours(form, "Weekdays from", Presence::weekdayFrom, (w, v) -> there(w, v, 0));
+    hours(form, "Weekdays until", Presence::weekdayTo, (w, v) -> there(w, v, 1));
+    hours(form, "Weekends from", Presence::weekendFrom, (w, v) -> there(w, v, 2));
+    hours(form, "Weekends until", Presence::weekendTo, (w, v) -> there(w, v, 3));
+    Label standing = new Label();
+    standing.setId("tester-standing");
+    standing.textProperty().bind(desk.standingProperty());
+    answer.setId("schedule-answer");
+    quicker.setId("schedule-quicker");
+    visits.setId("schedule-visits");
+    for (Label l : List.of(standing, answer, quicker, visits)) {
+      l.getStyleClass().add("fact-name");
+      l.setWrapText(true);
+      l.setMinHeight(USE_PREF_SIZE);
+      l.managedProperty().bind(l.textProperty().isNotEmpty());
+    }
+    answer.getStyleClass().setAll("label", "answer");
+    Button load = new Button("Load the free bays");
+    load.setId("load-bays");
+    load.getStyleClass().add("act");
+    load.setOnAction(e -> desk.load());
+    FlowPane acts =
+        new FlowPane(
+            8,
+            4,
+            load,
+            new PlainButton("Save as calendar", "save-calendar", this::saveCalendar),
+            new PlainButton(
+                "Connect a tester", "connect-tester", () -> desk.connect(TesterDesk.PORT)),
+            new PlainButton("Use the simulated one", "simulate-tester", this::simulate),
+            new PlainButton("Disconnect", "disconnect-tester", desk::disconnect));
+    Label caution =
+        new Label(
+            "Cells on test are never left alone with anything that burns: on stone or steel, under"
+                + " a smoke alarm, and never charged below 0 °C.");
+    caution.getStyleClass().add("caution");
+    caution.setWrapText(true);
+    caution.setMinHeight(USE_PREF_SIZE);
+    VBox left = new VBox(8, form.node(), caution);
+    left.setMinWidth(290);
+    left.setPrefWidth(320);
+    VBox right =
+        new VBox(
+            8,
+            answer,
+            acts,
+            standing,
+            Page.heading("In the bays"),
+            bays,
+            Page.heading("Next visits"),
+            visits,
+            Page.heading("What would be quicker"),
+            quicker);
+    right.setMinWidth(340);
+    getChildren().add(new Beside(left, right));
+    state.shownProperty().addListener((o, was, is) -> showIfSeen());
+  }
+
+  private static Project with(Project p, Function<BayPlan, BayPlan> change) {
+    SortPlan plan = p.sortPlan();
+    return p.withSorting(plan.withBays(change.apply(plan.bays())));
+  }
+
+  /** Changes one of the hours. */
+  private interface Hours {
+    Presence with(Presence was, double value);
+  }
+
+  private static void hours(Form form, String name, Function<Presence, Double> read, Hours write) {
+    form.quantity(
+        name,
+        Unit.HOUR,
+        p -> read.apply(p.sortPlan().bays().presence()),
+        (p, v) -> with(p, b -> b.withPresence(write.with(b.presence(), v))));
+  }
+
+  private static Presence there(Presence was, double value, int which) {
+    return new Presence(
+        which == 0 ? value : was.weekdayFrom(),
+        which == 1 ? value : was.weekdayTo(),
+        which == 2 ? value : was.weekendFrom(),
+        which == 3 ? value : was.weekendTo());
+  }
+
+  private void simulate() {
+    SortState.Shown s = state.shown();
+    if (s.pack() != null) {
+      desk.simulate(s.pack().cell(), s.plan().bays().bays(), SPEED);
+    }
+  }
+
+  private void showIfSeen() {
+    if (getScene() != null) {
+      show();
+    }
+  }
+
+  private static ZonedDateTime local(Instant at) {
+    return at.atZone(ZoneId.systemDefault());
+  }
+
+  /** Shows the bays and the schedule as they are at this moment. */
+  void show() {
+    SortState.Shown s = state.shown();
+    ZonedDateTime now = local(state.now());
+    List<Schedule.Running> running = new ArrayList<>();
+    desk.running()
+        .forEach(
+            (bay, e) -> {
+              Fact<BayTest> test = e.cell().test();
+              if (test != null) {
+                running.add(new Schedule.Running(bay, local(test.value().due())));
+              }
+            });
+    int cells = toTest(s);
+    BayPlan plan = s.plan().bays();
+    Schedule found = Schedule.of(plan, cells, s.typical(), running, s.plan().restDays(), now);
+    schedule = found;
+    answer.setText(answer(s, found, cells, running.size()));
+    visits.setText(
+        found.swaps().isEmpty()
+            ? "None: nothing is to be tested."
+            : found.swaps().subList(0, Math.min(LISTED, found.swaps().size())).stream()
+                .map(TesterView::words)
+                .collect(Collectors.joining("\n")));
+    quicker.setText(
+        cells == 0
+            ? ""
+            : Quicker.of(plan, cells, s.typical(), running, s.plan().restDays(), now).stream()
+                .map(
+                    q ->
+                        "%s: all measured by %s, %s sooner."
+                            .formatted(
+                                q.what(),
+                                WHEN.format(q.schedule().measured()),
+                                days(Duration.between(q.schedule().measured(), found.measured()))))
+                .collect(Collectors.joining("\n")));
+    bays(plan, now);
+  }
+
+  /** How many cells are still to be put into a bay, by the school of measuring. */
+  private static int toTest(SortState.Shown s) {
+    int waiting = TesterDesk.waiting(s).size();
+    return switch (s.plan().school()) {
+      case EACH -> waiting;
+      case QUICK -> 0;
+      case SAMPLE -> {
+        double[] known = Sorting.capacities(s.read().stock());
+        SampleSize size = SampleSize.of(known, s.read().stock().cells().size(), WITHIN);
+        yield Math.min(waiting, Math.max(0, size.wanted() - size.measured()));
+      }
+    };
+  }
+
+  private static String answer(SortState.Shown s, Schedule found, int cells, int running) {
+    if (s.plan().school() == SortPlan.School.QUICK) {
+      return "By your school no capacity is measured: rest voltage and resistance go quickly.";
+    }
+    if (cells + running == 0) {
+      return "Nothing is to be tested. Add labels of cells that have no capacity yet, at Cells.";
+    }
+    String late =
+        found.late().isEmpty()
+            ? ""
+            : " Late: bay %s has been done since before you were last expected."
+                .formatted(
+                    found.late().stream().map(String::valueOf).collect(Collectors.joining(", ")));
+    return "%d cells to load and %d in the bays, %s each: all measured by %s%s.%s"
+        .formatted(
+            cells,
+            running,
+            Figures.duration((double) found.each().toSeconds()),
+            WHEN.format(found.measured()),
+            s.plan().restDays() == 0 ? "" : ", rested by " + WHEN.format(found.rested()),
+            late);
+  }
+
+  private static String days(Duration d) {
+    double days = d.toMinutes() / 1440.0;
+    return days < 1
+        ? Figures.duration((double) d.toSeconds())
+        : Figures.fixed(days, 1) + (days == 1 ? " day" : " days");
+  }
+
+  private static String words(Schedule.Swap s) {
+    String bays =
+        (s.load().isEmpty() ? s.empty() : s.load())
+            .stream().sorted().map(String::valueOf).collect(Collectors.joining(", "));
+    String act = s.load().isEmpty() ? "take out" : s.empty().isEmpty() ? "load" : "swap";
+    return "%s: %s bay %s".formatted(WHEN.format(s.at()), act, bays);
+  }
+
+  private void bays(BayPlan plan, ZonedDateTime now) {
+    var running = desk.running();
+    int most = Math.max(plan.bays(), running.keySet().stream().max(Integer::compare).orElse(0));
+    List<VBox> tiles = new ArrayList<>();
+    for (int bay = 1; bay <= most; bay++) {
+      tiles.add(tile(bay, running.get(bay), now));
+    }
+    bays.getChildren().setAll(tiles);
+  }
+
+  private VBox tile(int bay, @Nullable Entry e, ZonedDateTime now) {
+    Label head = new Label("Bay " + bay);
+    head.getStyleClass().add("field-label");
+    VBox tile = new VBox(2, head);
+    tile.setId("bay-" + bay);
+    tile.getStyleClass().add("empty-card");
+    tile.setPrefWidth(132);
+    tile.setMinHeight(96);
+    Fact<BayTest> test = e == null ? null : e.cell().test();
+    if (e == null || test == null) {
+      tile.getChildren().add(words("free", "fact-name"));
+      return tile;
+    }
+    tile.getChildren().add(words(e.cell().label(), "counts"));
+    TesterLine.Reading r = desk.readings().get(test.id());
+    if (r != null) {
+      tile.getChildren()
+          .add(
+              words(
+                  "%s, %s, %s"
+                      .formatted(
+                          r.phase(),
+                          Figures.of(r.volts(), Unit.VOLT, 2),
+                          Figures.of(r.ampereHours(), Unit.MILLIAMPERE_HOUR, 0)),
+                  "fact-name"));
+    } else {
+      ZonedDateTime due = local(test.value().due());
+      tile.getChildren()
+          .add(
+              words((due.isBefore(now) ? "done since " : "done ") + WHEN.format(due), "fact-name"));
+    }
+    tile.getChildren()
+        .add(new PlainButton("Break off", "break-off-" + bay, () -> desk.breakOff(test)));
+    return tile;
+  }
+
+  private static Label words(String text, String style) {
+    Label label = new Label(text);
+    label.getStyleClass().add(style);
+    label.setWrapText(true);
+    label.setMinHeight(USE_PREF_SIZE);
+    return label;
+  }
+
+  private void saveCalendar() {
+    Schedule s = schedule;
+    if (s == null || s.swaps().isEmpty()) {
+      state.say("There is nothing to put into a calendar: nothing is to be tested.");
+      return;
+    }
+    String pack = state.session().project().name();
+    bench
+        .files()
+        .save("Save the visits", new FileAsk.Kind("Calendar", List.of("*.ics")), "cell-tester.ics")
+        .ifPresent(
+            file -> {
+              try {
+                Files.writeString(
+                    file,
+                    CalendarFile.of(s, pack, state.shown().plan().restDays(), state.now()),
+                    StandardCharsets.UTF_8);
+                state.say("Wrote " + file.getFileName() + ".");
+              } catch (IOException e) {
+                state.say(
+                    "%s could not be written (%s). Choose another folder."
+                        .formatted(file.getFileName(), e.getMessage()));
+              }
+            });
+  }
 }

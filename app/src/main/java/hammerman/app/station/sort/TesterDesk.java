@@ -1,0 +1,338 @@
+package hammerman.app.station.sort;
+
+import hammerman.cell.CellType;
+import hammerman.record.Aside;
+import hammerman.record.BayTest;
+import hammerman.record.Fact;
+import hammerman.record.Measured;
+import hammerman.record.Measurement;
+import hammerman.record.Measurement.Conditions;
+import hammerman.record.Measurement.Origin;
+import hammerman.record.Subject;
+import hammerman.sort.CellState;
+import hammerman.sort.SortPlan;
+import hammerman.sort.Sorting.Entry;
+import hammerman.sort.Stock;
+import hammerman.tester.Hearing;
+import hammerman.tester.Hearing.Heard;
+import hammerman.tester.SimulatedTester;
+import hammerman.tester.TesterLine;
+import hammerman.tester.TesterServer;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The tests in the bays: begun in the record first, then said to the tester if one is connected;
+ * what it finds is kept once, and only then is the tester told that it need not say it again.
+ */
+final class TesterDesk implements TesterLink.Listener {
+  /** Where a tester listens unless it is told otherwise. */
+  static final int PORT = 7717;
+
+  private static final String INSTRUMENT = "cell tester";
+
+  private final SortState state;
+  private final Runnable changed;
+  private final ReadOnlyStringWrapper standing =
+      new ReadOnlyStringWrapper(this, "standing", "No tester is connected.");
+  private Hearing hearing = new Hearing();
+  private @Nullable TesterLink link;
+  private boolean wanted;
+  private @Nullable TesterServer standIn;
+
+  /**
+   * @param changed told when a bay shows something new
+   */
+  TesterDesk(SortState state, Runnable changed) {
+    this.state = state;
+    this.changed = changed;
+  }
+
+  /** How the tester stands, in words. */
+  ReadOnlyStringProperty standingProperty() {
+    return standing.getReadOnlyProperty();
+  }
+
+  boolean isConnected() {
+    return link != null;
+  }
+
+  /** Returns the latest reading of each running test. */
+  Map<Long, TesterLine.Reading> readings() {
+    return hearing.readings();
+  }
+
+  /** Returns the running tests by their bays. */
+  Map<Integer, Entry> running() {
+    Map<Integer, Entry> all = new TreeMap<>();
+    for (Entry e : state.shown().sorting().entries()) {
+      Fact<BayTest> test = e.cell().test();
+      if (test != null) {
+        all.put(test.value().bay(), e);
+      }
+    }
+    return all;
+  }
+
+  void connect(int port) {
+    disconnect();
+    wanted = true;
+    standing.set("Connecting …");
+    TesterLink.open(
+        port,
+        this,
+        opened -> {
+          link = opened;
+          hearing = new Hearing();
+          running().values().forEach(this::expect);
+          changed.run();
+        });
+  }
+
+  void disconnect() {
+    wanted = false;
+    if (link != null) {
+      link.close();
+      link = null;
+    }
+    standing.set("No tester is connected.");
+    changed.run();
+  }
+
+  /** Connects to a stand-in of this program's own; its cells are made up. */
+  void simulate(CellType type, int bays, double speed) {
+    try {
+      if (standIn == null) {
+        TesterServer server = new TesterServer(new SimulatedTester(type, bays, 1), 0, speed);
+        Thread serving = new Thread(() -> serve(server), "stand-in tester");
+        serving.setDaemon(true);
+        serving.start();
+        standIn = server;
+      }
+      connect(standIn.port());
+    } catch (IOException e) {
+      standing.set("The stand-in could not be started: " + e.getMessage());
+    }
+  }
+
+  private static void serve(TesterServer server) {
+    try {
+      server.serve();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void expect(Entry e) {
+    Fact<BayTest> test = e.cell().test();
+    if (test != null) {
+      hearing.expect(test.id(), test.value().bay());
+      if (link != null) {
+        link.say(begin(test.id(), test.value().bay(), e.cell().label()));
+      }
+    }
+  }
+
+  private TesterLine.Begin begin(long test, int bay, String label) {
+    SortPlan plan = state.shown().plan();
+    CellType type = state.session().project().design().pack().cell();
+    return new TesterLine.Begin(
+        test,
+        bay,
+        label,
+        plan.bays().charge(),
+        plan.bays().discharge(),
+        plan.bays().rest(),
+        type.cutOffVoltage(),
+        type.fullVoltage());
+  }
+
+  /** Puts cells that are not measured yet into the bays that are free. */
+  void load() {
+    SortState.Shown s = state.shown();
+    Set<Integer> taken = new HashSet<>(running().keySet());
+    List<Stock.Cell> waiting = waiting(s);
+    List<BayTest> tests = new ArrayList<>();
+    List<String> labels = new ArrayList<>();
+    Instant now = state.now();
+    Instant due = now.plus(s.plan().bays().test(s.typical()));
+    for (int bay = 1; bay <= s.plan().bays().bays() && tests.size() < waiting.size(); bay++) {
+      if (taken.add(bay)) {
+        Stock.Cell c = waiting.get(tests.size());
+        tests.add(new BayTest(c.id(), bay, due, null, null));
+        labels.add(c.label());
+      }
+    }
+    if (tests.isEmpty()) {
+      state.say(
+          waiting.isEmpty() ? "Every cell has its capacity measured." : "Every bay is taken.");
+      return;
+    }
+    boolean unknown =
+        s.read().stock().cells().stream().noneMatch(c -> c.measured().hasResistance());
+    if (link != null && !s.plan().direct() && unknown) {
+      state.edit("Resistance as the tester measures it", plan -> plan.withDirect(true));
+    }
+    state
+        .session()
+        .keeper()
+        .record(
+            store -> store.inventory().begin(tests, now),
+            ids -> {
+              for (int k = 0; k < ids.size(); k++) {
+                hearing.expect(ids.get(k), tests.get(k).bay());
+                if (link != null) {
+                  link.say(begin(ids.get(k), tests.get(k).bay(), labels.get(k)));
+                }
+              }
+              state.say(
+                  "Bay %s loaded: %s."
+                      .formatted(
+                          tests.size() == 1
+                              ? String.valueOf(tests.getFirst().bay())
+                              : "1 to "
+                                  + Collections.max(tests.stream().map(BayTest::bay).toList()),
+                          String.join(", ", labels)));
+            },
+            state::say);
+  }
+
+  /** Cells whose capacity is to be measured and is not. */
+  static List<Stock.Cell> waiting(SortState.Shown s) {
+    return s.sorting().entries().stream()
+        .filter(e -> e.state() == CellState.NEW)
+        .map(Entry::cell)
+        .filter(c -> Double.isNaN(c.measured().capacity()))
+        .toList();
+  }
+
+  /** Breaks a test off; the cell is as it was before. */
+  void breakOff(Fact<BayTest> test) {
+    Instant now = state.now();
+    hearing.kept(test.id());
+    if (link != null) {
+      link.say(new TesterLine.Stop(test.id()));
+    }
+    state.record(
+        "Bay %d is free again; the test is marked as broken off.".formatted(test.value().bay()),
+        store -> store.inventory().end(test.id(), BayTest.Outcome.BROKEN_OFF, List.of(), now));
+  }
+
+  @Override
+  public void said(TesterLine line) {
+    if (line instanceof TesterLine.Hello h) {
+      standing.set("Connected: %s, %d bays.".formatted(h.name(), h.bays()));
+      changed.run();
+    }
+    hearing.hear(line).ifPresent(this::heard);
+  }
+
+  private void heard(Heard heard) {
+    switch (heard) {
+      case Heard.Progress p -> changed.run();
+      case Heard.Result r -> keep(r.done());
+      case Heard.Failure f -> keep(f.failed());
+      case Heard.Again a -> kept(a.test());
+      case Heard.Odd o -> state.say(o.words());
+    }
+  }
+
+  private void kept(long test) {
+    hearing.kept(test);
+    if (link != null) {
+      link.say(new TesterLine.Kept(test));
+    }
+  }
+
+  private @Nullable Entry of(long test) {
+    return running().values().stream()
+        .filter(e -> e.cell().test() != null && e.cell().test().id() == test)
+        .findFirst()
+        .orElse(null);
+  }
+
+  private void keep(TesterLine.Done d) {
+    Entry e = of(d.test());
+    if (e == null) {
+      return;
+    }
+    Subject cell = new Subject.Cell(e.cell().id());
+    SortPlan plan = state.shown().plan();
+    Conditions test = new Conditions(plan.bays().discharge(), null, null, plan.bays().rest());
+    List<Measurement> found =
+        List.of(
+            measurement(cell, Measured.REST_VOLTAGE, d.voltage(), Conditions.UNKNOWN),
+            measurement(cell, Measured.CAPACITY, d.capacity(), test),
+            measurement(cell, Measured.DC_RESISTANCE, d.resistance(), test));
+    Instant now = state.now();
+    state
+        .session()
+        .keeper()
+        .record(
+            store -> store.inventory().end(d.test(), BayTest.Outcome.MEASURED, found, now),
+            ended -> {
+              kept(d.test());
+              state.say("Bay %d is done: %s.".formatted(d.bay(), e.cell().label()));
+            },
+            state::say);
+  }
+
+  private static Measurement measurement(
+      Subject cell, Measured what, double value, Conditions conditions) {
+    return new Measurement(cell, what, value, conditions, INSTRUMENT, Origin.DEVICE);
+  }
+
+  private void keep(TesterLine.Failed f) {
+    Entry e = of(f.test());
+    if (e == null) {
+      return;
+    }
+    Instant now = state.now();
+    state
+        .session()
+        .keeper()
+        .record(
+            store -> {
+              boolean ended =
+                  store.inventory().end(f.test(), BayTest.Outcome.BROKEN_OFF, List.of(), now);
+              if (ended && !f.again()) {
+                store
+                    .inventory()
+                    .setAside(new Aside(e.cell().id(), "the tester says: " + f.why()), now);
+              }
+              return ended;
+            },
+            ended -> {
+              kept(f.test());
+              state.say(
+                  "Bay %d failed with %s: %s.%s"
+                      .formatted(
+                          f.bay(),
+                          e.cell().label(),
+                          f.why(),
+                          f.again() ? " It may be tried again." : " It is put aside."));
+            },
+            state::say);
+  }
+
+  @Override
+  public void lost(String why) {
+    if (!wanted) {
+      return;
+    }
+    link = null;
+    standing.set(why + " Tests that run are kept, and taken up when it is connected again.");
+    changed.run();
+  }
+}

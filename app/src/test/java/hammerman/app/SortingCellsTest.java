@@ -1,0 +1,295 @@
+package hammerman.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hammerman.finding.Station;
+import hammerman.pack.MatchedCells;
+import hammerman.project.Shipped;
+import hammerman.sort.SortPlan;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.event.EventType;
+import javafx.geometry.Point2D;
+import javafx.scene.Cursor;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** From a drawer of cells to the groups of a pack. */
+class SortingCellsTest extends AtTheDesk {
+  @TempDir Path folder;
+
+  private void speaker() {
+    Desk.fx(
+        () -> {
+          desk.session.loadExample(Shipped.Example.PAVEMENT_SPEAKER);
+          return null;
+        });
+    desk.settle();
+    desk.go(Station.SORT);
+  }
+
+  private void hundred() {
+    speaker();
+    desk.press("#example-cells");
+    desk.press("#take-cells");
+    desk.until(() -> rows("#cells") == 100);
+  }
+
+  private int rows(String table) {
+    return Desk.fx(() -> desk.find(table, TableView.class).getItems().size());
+  }
+
+  private Optional<MatchedCells> matched() {
+    return desk.session.project().design().pack().matched();
+  }
+
+  private void said(String words) {
+    desk.until(() -> desk.text("#sort-said").contains(words));
+  }
+
+  @Test
+  void aHundredCellsBecomeLevelGroupsOfTheDesign() {
+    hundred();
+    assertThat(desk.text("#answer")).contains("93 of 100 cells are good, 6 are put aside");
+    assertThat(desk.judgements()).contains("cell.lot");
+    desk.view(Station.SORT, "limits");
+    assertThat(rows("#aside")).isEqualTo(6);
+    assertThat(desk.text("#limit-costs")).contains("outliers alone puts 4 aside");
+    desk.view(Station.SORT, "groups");
+    desk.until(() -> desk.text("#groups-words").startsWith("All groups hold the same, 25.89"));
+    desk.until(() -> desk.text("#match-cost").contains("As they came"));
+    assertThat(desk.text("#match-cost")).contains("Matched: 22.41").contains("As they came: 21.99");
+    desk.press("#take-groups");
+    assertThat(matched().orElseThrow().all()).hasSize(91);
+    assertThat(desk.figure("capacity")).as("of these cells").startsWith("25.9");
+    assertThat(desk.judgements()).as("they are level").doesNotContain("cell.lot");
+    desk.until(() -> desk.text("#answer").startsWith("91 cells are in the pack, 2 are spare"));
+    desk.keys(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(matched()).isEmpty();
+  }
+
+  @Test
+  void aCellIsAddedMeasuredAndPutAsideByKeys() {
+    speaker();
+    desk.keyIn("new-labels", "C01 to C03");
+    desk.until(() -> rows("#cells") == 3);
+    TableView<?> table = desk.find("#cells", TableView.class);
+    Desk.fx(
+        () -> {
+          table.requestFocus();
+          table.getSelectionModel().select(1);
+          return null;
+        });
+    desk.keyIn("measure-capacity", "1980");
+    said("Capacity of C02 kept");
+    desk.keyIn("measure-rest-voltage", "2,1");
+    said("Rest voltage of C02 kept");
+    desk.until(() -> desk.text("#cell-why").contains("never revive"));
+    desk.tabTo("put-aside");
+    desk.press("#put-aside");
+    said("Say why C02");
+    TextField reason = desk.find("#aside-reason", TextField.class);
+    Desk.fx(
+        () -> {
+          reason.setText("dented");
+          return null;
+        });
+    desk.press("#put-aside");
+    said("C02 is put aside");
+    desk.until(() -> desk.text("#cell-why").equals("by you: dented"));
+    desk.keyIn("new-labels", "C03");
+    said("taken already");
+    assertThat(rows("#cells")).isEqualTo(3);
+  }
+
+  @Test
+  void aTableWithoutNamesIsMappedByHandAndTheChoiceIsRemembered() throws IOException {
+    speaker();
+    Path file = folder.resolve("odd.csv");
+    Files.writeString(file, "Nr;Fach;Wert\nA;1,95;61\nB;1,97;62\nC;2,01;60\n");
+    desk.lay(file);
+    desk.press("#import-cells");
+    assertThat(desk.text("#import-found")).isEmpty();
+    ChoiceBox<?> capacity = desk.find("#column-capacity", ChoiceBox.class);
+    Desk.fx(
+        () -> {
+          capacity.getSelectionModel().select(2);
+          return null;
+        });
+    desk.settle();
+    assertThat(desk.text("#import-found")).startsWith("3 cells");
+    desk.press("#take-cells");
+    desk.until(() -> rows("#cells") == 3);
+    desk.press("#import-cells");
+    assertThat(Desk.fx(() -> capacity().getSelectionModel().getSelectedIndex())).isEqualTo(2);
+    desk.press("#take-cells");
+    said("0 of them new");
+    assertThat(rows("#cells")).as("nothing counts twice").isEqualTo(3);
+  }
+
+  private ChoiceBox<?> capacity() {
+    return (ChoiceBox<?>) desk.stage.getScene().lookup("#column-capacity");
+  }
+
+  @Test
+  void aLimitIsDraggedAndUndone() {
+    hundred();
+    desk.view(Station.SORT, "limits");
+    desk.quiet();
+    Region picture = desk.find("#limits-picture", Region.class);
+    // The line of the outliers lies a fair way left of the crowd; look for it along the middle.
+    double from = Desk.fx(() -> grip(picture));
+    Desk.fx(
+        () -> {
+          picture.fireEvent(mouse(picture, MouseEvent.MOUSE_PRESSED, from));
+          picture.fireEvent(mouse(picture, MouseEvent.MOUSE_DRAGGED, from + 60));
+          picture.fireEvent(mouse(picture, MouseEvent.MOUSE_RELEASED, from + 60));
+          return null;
+        });
+    desk.settle();
+    Double least = desk.session.project().sortPlan().rules().leastCapacity();
+    assertThat(least).isNotNull().isBetween(1.7, 2.0);
+    desk.until(() -> rows("#aside") > 6);
+    desk.keys(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(desk.session.project().sortPlan()).isEqualTo(SortPlan.USUAL);
+  }
+
+  private static double grip(Region picture) {
+    for (double x = 60; x < picture.getWidth(); x += 3) {
+      picture.fireEvent(mouse(picture, MouseEvent.MOUSE_MOVED, x));
+      if (Cursor.H_RESIZE.equals(picture.getCursor())) {
+        return x;
+      }
+    }
+    throw new AssertionError("no line to drag");
+  }
+
+  /** The mouse at half the height of a picture; events are given in the scene's coordinates. */
+  private static MouseEvent mouse(Region picture, EventType<MouseEvent> type, double x) {
+    Point2D at = picture.localToScene(x, picture.getHeight() / 2);
+    return new MouseEvent(
+        type,
+        at.getX(),
+        at.getY(),
+        at.getX(),
+        at.getY(),
+        MouseButton.PRIMARY,
+        1,
+        false,
+        false,
+        false,
+        false,
+        true,
+        false,
+        false,
+        true,
+        false,
+        true,
+        null);
+  }
+
+  /** The stand-in measures six cells, at several thousand times the speed of a real one. */
+  @Test
+  void aTesterMeasuresWhatIsInItsBays() {
+    speaker();
+    Desk.fx(
+        () -> {
+          desk.session.edit(
+              "Fast",
+              Station.SORT,
+              p -> {
+                SortPlan plan = p.sortPlan();
+                return p.withSorting(
+                    plan.withRestDays(0)
+                        .withBays(plan.bays().withCharge(20).withDischarge(10).withRest(0)));
+              });
+          return null;
+        });
+    desk.type("#new-labels", "B1 to B6");
+    desk.until(() -> rows("#cells") == 6);
+    desk.view(Station.SORT, "tester");
+    assertThat(desk.text("#schedule-answer")).startsWith("6 cells to load and 0 in the bays");
+    desk.press("#simulate-tester");
+    desk.until(() -> desk.text("#tester-standing").startsWith("Connected"));
+    desk.press("#load-bays");
+    desk.until(() -> desk.text("#schedule-answer").startsWith("2 cells to load"));
+    desk.press("#disconnect-tester");
+    assertThat(desk.text("#tester-standing")).isEqualTo("No tester is connected.");
+    desk.press("#simulate-tester");
+    desk.until(() -> desk.text("#schedule-answer").startsWith("2 cells to load and 0 in"));
+    desk.press("#load-bays");
+    desk.until(() -> desk.text("#schedule-answer").startsWith("Nothing is to be tested"));
+    desk.view(Station.SORT, "cells");
+    TableView<?> table = desk.find("#cells", TableView.class);
+    for (int k = 0; k < 6; k++) {
+      int row = k;
+      assertThat(Desk.fx(() -> table.getColumns().get(1).getCellData(row)))
+          .as("by the seed none of these is bad")
+          .isEqualTo("accepted");
+    }
+    assertThat(desk.session.project().sortPlan().direct())
+        .as("the resistance that the tester measures is the one that counts")
+        .isTrue();
+  }
+
+  @Test
+  void theVisitsGoIntoACalendarAndTheGroupsOnPaper() throws IOException {
+    speaker();
+    desk.type("#new-labels", "D1 to D9");
+    desk.until(() -> rows("#cells") == 9);
+    desk.view(Station.SORT, "tester");
+    Path calendar = folder.resolve("visits.ics");
+    desk.lay(calendar);
+    desk.press("#save-calendar");
+    assertThat(Files.readString(calendar)).contains("BEGIN:VEVENT").contains("Pavement speaker");
+    takeTheHundred();
+    desk.view(Station.SORT, "groups");
+    desk.until(() -> desk.text("#groups-words").startsWith("All groups"));
+    Path labels = folder.resolve("labels.pdf");
+    desk.lay(labels);
+    desk.press("#labels-pdf");
+    assertThat(new String(Files.readAllBytes(labels), StandardCharsets.ISO_8859_1))
+        .startsWith("%PDF");
+    Path picking = folder.resolve("picking.csv");
+    desk.lay(picking);
+    desk.press("#picking-list");
+    List<String> lines = Files.readAllLines(picking);
+    assertThat(lines).hasSize(92);
+    assertThat(lines.getFirst()).startsWith("group,place,label");
+  }
+
+  private void takeTheHundred() {
+    Path file = folder.resolve("cells.csv");
+    try {
+      Files.write(file, Shipped.exampleCells());
+    } catch (IOException e) {
+      throw new AssertionError(e);
+    }
+    desk.view(Station.SORT, "cells");
+    desk.lay(file);
+    desk.press("#import-cells");
+    desk.press("#take-cells");
+    desk.until(() -> rows("#cells") == 109);
+  }
+
+  @Test
+  void tooFewCellsAreSaidAndNothingIsTaken() {
+    speaker();
+    desk.type("#new-labels", "E1");
+    desk.until(() -> rows("#cells") == 1);
+    desk.view(Station.SORT, "groups");
+    desk.until(() -> desk.text("#groups-words").contains("only 0 are good"));
+    assertThat(Desk.fx(() -> desk.find("#take-groups", Region.class).isDisabled())).isTrue();
+  }
+}
