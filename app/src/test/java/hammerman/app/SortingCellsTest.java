@@ -93,7 +93,7 @@ class SortingCellsTest extends AtTheDesk {
         });
     desk.keyIn("measure-capacity", "1980");
     said("Capacity of C02 kept");
-    desk.keyIn("measure-rest-voltage", "2,1");
+    desk.keyIn("measure-rest-voltage", "1,1");
     said("Rest voltage of C02 kept");
     desk.until(() -> desk.text("#cell-why").contains("never revive"));
     desk.tabTo("put-aside");
