@@ -284,6 +284,22 @@ class SortingCellsTest extends AtTheDesk {
   }
 
   @Test
+  void aWeakGroupIsFoundAndItsCureBecomesAVariant() {
+    desk.example();
+    desk.view(Station.SORT, "rework");
+    desk.type("#rework-figures", "24 24 24");
+    assertThat(desk.text("#rework-complaint")).contains("13 groups");
+    assertThat(desk.text("#rework-figures")).as("what was typed stays").isEqualTo("24 24 24");
+    desk.type("#rework-figures", "24 24 24 24 24,1 24 24 20.1 24 24 24 24 24");
+    desk.until(() -> desk.text("#rework-sick").startsWith("Group 8 holds 20.1"));
+    desk.until(() -> desk.text("#rework-steps").contains("rest voltage of its neighbours"));
+    desk.press("#rework-variant");
+    assertThat(desk.session.project().variants()).hasSize(2);
+    assertThat(desk.session.project().variant().name()).contains("group 8");
+    assertThat(matched()).isPresent();
+  }
+
+  @Test
   void tooFewCellsAreSaidAndNothingIsTaken() {
     speaker();
     desk.type("#new-labels", "E1");

@@ -1,5 +1,6 @@
 package hammerman.sort;
 
+import hammerman.numeric.Middle;
 import hammerman.sort.Rejected.Rule;
 import hammerman.unit.Figures;
 import hammerman.unit.In;
@@ -7,7 +8,6 @@ import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -55,7 +55,6 @@ public record RejectRules(
     }
   }
 
-  private static final double NORMAL = 1.4826;
   private static final double LEAST_DEVIATION = 0.01;
   private static final double LOW_CHEMISTRY = 2.7;
 
@@ -107,13 +106,16 @@ public record RejectRules(
       Optional<Rejected> bad = bad(c, cutOff);
       bad.ifPresentOrElse(out::add, () -> sound.add(c));
     }
-    Middle capacity = Middle.of(sound.stream().mapToDouble(MeasuredCell::capacity).toArray());
+    Middle capacity =
+        Middle.within(
+            sound.stream().mapToDouble(MeasuredCell::capacity).toArray(), LEAST_DEVIATION);
     Middle resistance =
-        Middle.of(
+        Middle.within(
             sound.stream()
                 .filter(MeasuredCell::hasResistance)
                 .mapToDouble(MeasuredCell::resistance)
-                .toArray());
+                .toArray(),
+            LEAST_DEVIATION);
     List<MeasuredCell> accepted = new ArrayList<>();
     for (MeasuredCell c : sound) {
       Optional<Rejected> odd = odd(c, capacity, resistance);
@@ -163,7 +165,8 @@ public record RejectRules(
                 cells.stream()
                     .mapToDouble(MeasuredCell::voltage)
                     .filter(v -> !Double.isNaN(v))
-                    .toArray())
+                    .toArray(),
+                0)
             .median();
     return middle < LOW_CHEMISTRY ? 1.5 : 2.5;
   }
@@ -259,30 +262,5 @@ public record RejectRules(
 
   private static String ohms(double r) {
     return Figures.of(r, Unit.MILLIOHM);
-  }
-
-  /** The middle of figures, and how far they usually lie from it. */
-  private record Middle(double median, double deviation) {
-    static Middle of(double[] values) {
-      double median = median(values);
-      double[] apart = Arrays.stream(values).map(v -> Math.abs(v - median)).toArray();
-      double usual = Math.max(NORMAL * median(apart), LEAST_DEVIATION * Math.abs(median));
-      return new Middle(median, usual);
-    }
-
-    private static double median(double[] values) {
-      if (values.length == 0) {
-        return Double.NaN;
-      }
-      double[] sorted = values.clone();
-      Arrays.sort(sorted);
-      int half = sorted.length / 2;
-      return sorted.length % 2 == 1 ? sorted[half] : 0.5 * (sorted[half - 1] + sorted[half]);
-    }
-
-    /** How many deviations a value lies from the middle; 0 where there is no middle. */
-    double apart(double value) {
-      return deviation > 0 ? (value - median) / deviation : 0;
-    }
   }
 }

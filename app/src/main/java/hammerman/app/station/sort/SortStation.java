@@ -31,7 +31,8 @@ public final class SortStation implements StationView {
         .add("Cells", "cells", new CellsView(bench, state), () -> {})
         .add("Tester", "tester", tester, tester::show)
         .add("Limits", "limits", new LimitsView(state), () -> {})
-        .add("Groups", "groups", groups, groups::show);
+        .add("Groups", "groups", groups, groups::show)
+        .add("Rework", "rework", new ReworkView(state), () -> {});
     Label said = new Label();
     said.setId("sort-said");
     said.getStyleClass().add("answer");
@@ -106,7 +107,10 @@ public final class SortStation implements StationView {
 
     Groups fills the groups so that they hold the same. A group that holds less is empty first and \
     full first, and the whole pack with it. What that costs is run through the forecast. Take the \
-    cells into the design, and each group counts by itself from then on.\
+    cells into the design, and each group counts by itself from then on.
+
+    Rework is for a pack that got weak: type what was measured of each group, and see which is sick and \
+    what another group, one fewer, half the parallel count or cells dealt out anew would give.\
     """;
   }
 }

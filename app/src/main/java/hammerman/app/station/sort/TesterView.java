@@ -38,6 +38,7 @@ import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
@@ -138,18 +139,24 @@ final class TesterView extends StackPane {
     VBox right =
         new VBox(
             8,
-            answer,
-            acts,
-            standing,
             Page.heading("In the bays"),
             bays,
             Page.heading("Next visits"),
             visits,
-            Page.heading("What would be quicker"),
+            following(Page.heading("What would be quicker"), quicker),
             quicker);
     right.setMinWidth(340);
-    getChildren().add(new Beside(left, right));
+    Beside both = new Beside(left, right);
+    VBox.setVgrow(both, Priority.ALWAYS);
+    getChildren().add(new VBox(8, answer, acts, standing, both));
     state.shownProperty().addListener((o, was, is) -> showIfSeen());
+  }
+
+  /** A heading that goes with the words below it. */
+  private static Label following(Label heading, Label words) {
+    heading.visibleProperty().bind(words.textProperty().isNotEmpty());
+    heading.managedProperty().bind(heading.visibleProperty());
+    return heading;
   }
 
   private static Project with(Project p, Function<BayPlan, BayPlan> change) {
@@ -261,9 +268,10 @@ final class TesterView extends StackPane {
             : " Late: bay %s has been done since before you were last expected."
                 .formatted(
                     found.late().stream().map(String::valueOf).collect(Collectors.joining(", ")));
-    return "%d cells to load and %d in the bays, %s each: all measured by %s%s.%s"
+    return "%d %s to load and %d in the bays, %s each: all measured by %s%s.%s"
         .formatted(
             cells,
+            cells == 1 ? "cell" : "cells",
             running,
             Figures.duration((double) found.each().toSeconds()),
             WHEN.format(found.measured()),
