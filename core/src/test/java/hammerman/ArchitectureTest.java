@@ -42,6 +42,7 @@ class ArchitectureTest {
           "template",
           "simulation",
           "life",
+          "probe",
           "tester",
           "schedule",
           "sort",

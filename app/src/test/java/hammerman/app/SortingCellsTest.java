@@ -284,6 +284,26 @@ class SortingCellsTest extends AtTheDesk {
   }
 
   @Test
+  void aPinnedCellStaysInItsGroup() {
+    hundred();
+    TableView<?> table = desk.find("#cells", TableView.class);
+    Desk.fx(
+        () -> {
+          table.getSelectionModel().select(0);
+          return null;
+        });
+    desk.type("#cell-pinned-to-group", "8");
+    assertThat(desk.session.project().sortPlan().pinned()).as("there are seven").isEmpty();
+    desk.type("#cell-pinned-to-group", "5");
+    assertThat(desk.session.project().sortPlan().pin("R001")).contains(4);
+    desk.view(Station.SORT, "groups");
+    desk.until(() -> desk.text("#groups-words").contains("1 is pinned or welded"));
+    desk.press("#take-groups");
+    assertThat(matched().orElseThrow().groups().get(4).cells())
+        .anyMatch(c -> c.label().equals("R001"));
+  }
+
+  @Test
   void aWeakGroupIsFoundAndItsCureBecomesAVariant() {
     desk.example();
     desk.view(Station.SORT, "rework");

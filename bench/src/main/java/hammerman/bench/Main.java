@@ -5,7 +5,8 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
  * Runs the measurements: {@code start}, {@code edit}, {@code sheet}, {@code log}, {@code store},
- * {@code kill}, {@code mutants}, {@code engine}, {@code models}, {@code fit}; all without a name.
+ * {@code kill}, {@code mutants}, {@code engine}, {@code models}, {@code fit}, {@code sort}; all
+ * without a name.
  */
 public final class Main {
   private Main() {}
@@ -41,6 +42,9 @@ public final class Main {
     }
     if (which.equals("fit") || which.equals("all")) {
       new Runner(new OptionsBuilder().include(FitBench.class.getName()).build()).run();
+    }
+    if (which.equals("sort") || which.equals("all")) {
+      SortBench.run();
     }
     System.exit(0);
   }

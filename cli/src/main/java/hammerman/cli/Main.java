@@ -5,6 +5,8 @@ import hammerman.cell.CellType;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.MatchCost;
 import hammerman.judgement.Judge;
+import hammerman.probe.ProbeCard;
+import hammerman.probe.ReadingsFile;
 import hammerman.project.Project;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
@@ -31,6 +33,7 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -54,6 +57,7 @@ import picocli.CommandLine.Spec;
       Main.Plan.class,
       Main.Convert.class,
       Main.Match.class,
+      Main.Probe.class,
       Main.Tester.class,
       Main.Rules.class
     })
@@ -61,7 +65,9 @@ public final class Main {
   /** Exit code when all is well. */
   static final int FINE = 0;
 
-  /** Exit code when {@code check} found a stop, or {@code match} too few good cells. */
+  /**
+   * Exit code when {@code check} found a stop, {@code match} too few cells, {@code probe} a fault.
+   */
   static final int STOPPED = 1;
 
   /** Exit code when the input cannot be used. */
@@ -249,6 +255,12 @@ public final class Main {
                 + " cells that rest below 2.7)")
     @Nullable Double cutOff;
 
+    @Option(
+        names = "--pin",
+        paramLabel = "LABEL=GROUP",
+        description = "a cell that stays in a group, counted from 1; may stand several times")
+    Map<String, Integer> pins = Map.of();
+
     @Option(names = "--keep-odd", description = "keep outliers")
     boolean keepOdd;
 
@@ -310,7 +322,46 @@ public final class Main {
 
     private Matching.Terms terms() {
       return new Matching.Terms(
-          by, ratio == null ? Double.POSITIVE_INFINITY : ratio, Map.of(), seed);
+          by, ratio == null ? Double.POSITIVE_INFINITY : ratio, pinned(), seed);
+    }
+
+    private Map<String, Integer> pinned() {
+      Map<String, Integer> all = new HashMap<>();
+      pins.forEach(
+          (label, group) -> {
+            Valid.count("--pin " + label, group, 1, series);
+            all.put(label, group - 1);
+          });
+      return all;
+    }
+  }
+
+  /** Reads a probe card. */
+  @Command(
+      name = "probe",
+      description =
+          "Judges readings of the balance leads against battery minus; exit 1 if something is"
+              + " wrong.")
+  static final class Probe implements Callable<Integer> {
+    @Spec CommandSpec spec;
+
+    @Parameters(index = "0", paramLabel = "FILE", description = "a project file")
+    Path file;
+
+    @Parameters(
+        index = "1",
+        paramLabel = "READINGS.csv",
+        description = "two columns: the lead's number, 0 at battery minus, and its volts")
+    Path readings;
+
+    @Option(names = "--json", description = "print JSON")
+    boolean json;
+
+    @Override
+    public Integer call() throws UnreadableProject, UnreadableTable {
+      ProbeCard card = ProbeCard.of(ProjectFile.read(file).design(), ReadingsFile.read(readings));
+      spec.commandLine().getOut().println(json ? ProbeReport.json(card) : card.words());
+      return card.isSound() ? FINE : STOPPED;
     }
   }
 

@@ -13,6 +13,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -310,6 +312,62 @@ class MainTest {
     assertThat(run("match", cells, "--series", 0, "--parallel", 1)).isEqualTo(2);
     assertThat(run("match", cells, "--series", 2, "--parallel", 2, "--ratio", 0.5)).isEqualTo(2);
     assertThat(run("match", cells, "--parallel", 2)).isEqualTo(2);
+  }
+
+  @Test
+  void matchLeavesPinnedCellsInTheirGroup() {
+    Path cells = Path.of("../examples/pavement-speaker-cells.csv");
+    Object[] words = {
+      "match",
+      cells,
+      "--series",
+      7,
+      "--parallel",
+      13,
+      "--pin",
+      "R001=3",
+      "--pin",
+      "R002=7",
+      "--json"
+    };
+    assertThat(run(words)).isZero();
+    assertThat(json().at("/groups/2/cells").toString()).contains("R001");
+    assertThat(json().at("/groups/6/cells").toString()).contains("R002");
+    assertThat(run("match", cells, "--series", 7, "--parallel", 13, "--pin", "R001=8"))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("--pin R001");
+  }
+
+  @Test
+  void probeNamesTheLeadsToExchange() throws IOException {
+    StringBuilder table = new StringBuilder("lead,volts\n");
+    for (int k = 0; k <= 13; k++) {
+      int tap = k == 4 ? 9 : k == 9 ? 4 : k;
+      table.append(k).append(',').append(3.71 * tap).append('\n');
+    }
+    Path card = Files.writeString(folder.resolve("card.csv"), table);
+    assertThat(run("probe", DEMO, card, "--json")).isEqualTo(1);
+    assertThat(json().at("/faults").size()).isEqualTo(1);
+    assertThat(json().at("/faults/0/kind").asString()).isEqualTo("swapped");
+    assertThat(json().at("/faults/0/leads").toString()).isEqualTo("[4,9]");
+    assertThat(json().at("/faults/0/say").asString()).contains("exchange them");
+    assertThat(run("probe", DEMO, folder.resolve("none.csv"))).isEqualTo(2);
+    Path sound =
+        Files.writeString(
+            folder.resolve("sound.csv"),
+            "lead,volts\n"
+                + IntStream.rangeClosed(1, 13)
+                    .mapToObj(k -> k + "," + 3.71 * k)
+                    .collect(Collectors.joining("\n")));
+    assertThat(run("probe", DEMO, sound)).isZero();
+    assertThat(out.toString()).contains("Every lead reads what it should");
+  }
+
+  @Test
+  void aTesterOfAnUnknownCellIsRefused() {
+    assertThat(run("tester", "--cell", "none")).isEqualTo(2);
+    assertThat(err.toString()).contains("starter library");
+    assertThat(run("tester", "--bays", 0)).isEqualTo(2);
   }
 
   @Test

@@ -3,6 +3,7 @@ package hammerman.record;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param notes free text
  * @param photo name of a picture file; empty for none
  */
+@RecordBuilder
 public record InventoryCell(
     String label,
     String type,
@@ -26,7 +28,8 @@ public record InventoryCell(
     @Nullable LocalDate bought,
     @Nullable Double price,
     String notes,
-    String photo) {
+    String photo)
+    implements InventoryCellBuilder.With {
   private static final int LONGEST_NOTES = 10_000;
 
   public InventoryCell {

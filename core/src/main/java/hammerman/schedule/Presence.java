@@ -4,6 +4,7 @@ import hammerman.unit.In;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
@@ -17,11 +18,13 @@ import java.time.ZonedDateTime;
  * @param weekendFrom on Saturday and Sunday
  * @param weekendTo on Saturday and Sunday
  */
+@RecordBuilder
 public record Presence(
     @In(Unit.HOUR) double weekdayFrom,
     @In(Unit.HOUR) double weekdayTo,
     @In(Unit.HOUR) double weekendFrom,
-    @In(Unit.HOUR) double weekendTo) {
+    @In(Unit.HOUR) double weekendTo)
+    implements PresenceBuilder.With {
   private static final double DAY = 86400;
 
   /** Evenings, and the days of the weekend. */

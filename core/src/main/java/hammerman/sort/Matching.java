@@ -30,6 +30,8 @@ import java.util.Map;
 public record Matching(
     List<List<MeasuredCell>> groups, List<MeasuredCell> spares, double spread, double lowerBound) {
 
+  private static final double LEVEL = 5e-5;
+
   /** Series and parallel counts are handled up to here. */
   private static final int MOST = 500;
 
@@ -188,6 +190,11 @@ public record Matching(
    */
   public static double resistance(List<MeasuredCell> group) {
     return 1 / group.stream().mapToDouble(c -> 1 / c.resistance()).sum();
+  }
+
+  /** Whether no meter tells the groups apart: they lie within a twentieth of a mAh. */
+  public boolean isLevel() {
+    return spread < LEVEL;
   }
 
   /** Returns the group with the least capacity, from 0. */

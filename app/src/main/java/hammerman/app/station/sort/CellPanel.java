@@ -1,5 +1,6 @@
 package hammerman.app.station.sort;
 
+import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.QuantityField;
 import hammerman.app.control.TypedField;
@@ -19,8 +20,10 @@ import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -59,6 +62,9 @@ final class CellPanel extends VBox {
   private final TextField reason = new TextField();
   private final Button aside = new PlainButton("Put it aside", "put-aside", this::putAside);
   private final TextField labels = new TextField();
+  private final QuantityField price = new QuantityField("Price", Unit.MONEY, true, this::setPrice);
+  private final QuantityField pin =
+      new QuantityField("Pinned to group", Unit.ONE, true, this::setPin);
   private final VBox whole;
   private @Nullable Entry entry;
   private long request;
@@ -82,22 +88,14 @@ final class CellPanel extends VBox {
     measured("DC resistance", Measured.DC_RESISTANCE, Unit.MILLIOHM);
     measured("Capacity", Measured.CAPACITY, Unit.MILLIAMPERE_HOUR);
     measured("Self-discharge", Measured.SELF_DISCHARGE, Unit.MILLIVOLT_PER_DAY);
-    words(
-        "Type",
-        InventoryCell::type,
-        (c, v) -> with(c, c.label(), v, c.lot(), c.source(), c.notes()));
-    words(
-        "Lot",
-        InventoryCell::lot,
-        (c, v) -> with(c, c.label(), c.type(), v, c.source(), c.notes()));
-    words(
-        "Source",
-        InventoryCell::source,
-        (c, v) -> with(c, c.label(), c.type(), c.lot(), v, c.notes()));
-    words(
-        "Notes",
-        InventoryCell::notes,
-        (c, v) -> with(c, c.label(), c.type(), c.lot(), c.source(), v));
+    words("Type", InventoryCell::type, InventoryCell::withType);
+    words("Lot", InventoryCell::lot, InventoryCell::withLot);
+    words("Source", InventoryCell::source, InventoryCell::withSource);
+    words("Bought", c -> c.bought() == null ? "" : c.bought().toString(), CellPanel::bought);
+    figure("Price", Unit.MONEY, price);
+    words("Photo, file", InventoryCell::photo, InventoryCell::withPhoto);
+    words("Notes", InventoryCell::notes, InventoryCell::withNotes);
+    figure("Pinned to group", Unit.ONE, pin);
     reason.setId("aside-reason");
     reason.setPromptText("Why, in your words");
     reason.setAccessibleText("Why this cell is put aside");
@@ -123,9 +121,46 @@ final class CellPanel extends VBox {
     show(null);
   }
 
-  private static InventoryCell with(
-      InventoryCell c, String label, String type, String lot, String source, String notes) {
-    return new InventoryCell(label, type, lot, source, c.bought(), c.price(), notes, c.photo());
+  private static InventoryCell bought(InventoryCell c, String typed) {
+    try {
+      return c.withBought(typed.isEmpty() ? null : LocalDate.parse(typed));
+    } catch (DateTimeParseException e) {
+      throw new InvalidValue(
+          "Bought", typed, "must be a day, as in 2026-03-31", "Type year, month and day.");
+    }
+  }
+
+  private void figure(String name, Unit unit, QuantityField field) {
+    field.setId("cell-" + Form.id(name));
+    field.setPrefWidth(76);
+    row(name, field, unit.symbol(), field);
+  }
+
+  private void setPrice(@Nullable Double value) {
+    String refused = describe(c -> c.withPrice(value));
+    if (!refused.isEmpty()) {
+      state.say(refused);
+    }
+  }
+
+  private void setPin(@Nullable Double value) {
+    Entry e = entry;
+    if (e == null) {
+      return;
+    }
+    int groups = state.session().project().design().pack().series();
+    if (value != null && (value != Math.rint(value) || value < 1 || value > groups)) {
+      throw new InvalidValue(
+          "Pinned to group",
+          Figures.number(value),
+          "must be a group from 1 to " + groups,
+          "Type its number, or leave it empty.");
+    }
+    state.edit(
+        "Pin " + e.cell().label(),
+        plan ->
+            plan.withPin(
+                e.cell().label(), value == null ? null : (Integer) (value.intValue() - 1)));
   }
 
   private void measured(String name, Measured what, Unit unit) {
@@ -141,7 +176,7 @@ final class CellPanel extends VBox {
       Function<InventoryCell, String> read,
       BiFunction<InventoryCell, String, InventoryCell> write) {
     TypedField field = new TypedField(name, text -> describe(c -> write.apply(c, text.strip())));
-    field.setId("cell-" + name.toLowerCase(Locale.ROOT));
+    field.setId("cell-" + Form.id(name));
     described.add(new Described(field, read));
     row(name, field, "", field);
   }
@@ -211,6 +246,8 @@ final class CellPanel extends VBox {
                   case TEMPERATURE, MASS -> null;
                 }));
     described.forEach(d -> d.field().show(d.read().apply(now.cell().described())));
+    price.show(now.cell().described().price());
+    pin.show(state.shown().plan().pin(now.cell().label()).map(g -> g + 1.0).orElse(null));
     aside.setText(now.cell().aside() == null ? "Put it aside" : "Take it back");
     history(now);
   }

@@ -74,7 +74,7 @@ final class GroupsPicture extends Picture {
     new Plot(pen, x, y).vertical("Cells of each group, Ah");
     pen.line(Role.INK, 1, x.from(), y.from(), x.to(), y.from());
     double wide = Math.max(1, Math.min(48, 0.74 * (x.to() - x.from()) / n));
-    int weakest = m.spread() < 5e-5 ? -1 : m.weakest();
+    int weakest = m.isLevel() ? -1 : m.weakest();
     for (int g = 0; g < n; g++) {
       double left = x.at(g + 0.5) - wide / 2;
       column(pen, y, left, wide, m.groups().get(g), g == weakest);

@@ -48,9 +48,6 @@ import org.jspecify.annotations.Nullable;
 final class GroupsView extends StackPane {
   private static final int MOST_LISTED = 24;
 
-  /** Groups nearer than this hold the same, Ah: no meter tells them apart. */
-  private static final double LEVEL = 5e-5;
-
   private final Bench bench;
   private final SortState state;
   private final Latest matching = new Latest("matching");
@@ -262,24 +259,36 @@ final class GroupsView extends StackPane {
                 labels(state.shown().inPack()), labels(m.cells(state.shown().plan().direct())));
         take.setDisable(taken);
         words.setText(
-            "%s; %d cells are spare.%s"
+            "%s; %d cells are spare%s.%s"
                 .formatted(
                     level(m),
                     m.spares().size(),
+                    pins(m),
                     taken ? " They are the cells of the design." : ""));
       }
     }
   }
 
+  /** How many of the cells stay where they are pinned or welded. */
+  private String pins(Matching m) {
+    SortState.Shown s = state.shown();
+    var stays = s.plan().terms(s.read().welded()).pinned().keySet();
+    long held =
+        m.groups().stream().flatMap(List::stream).filter(c -> stays.contains(c.label())).count();
+    return held == 0
+        ? ""
+        : ", and %d %s pinned or welded in place".formatted(held, held == 1 ? "is" : "are");
+  }
+
   private static String level(Matching m) {
-    if (m.spread() < LEVEL) {
+    if (m.isLevel()) {
       return "All groups hold the same, "
           + Figures.of(Matching.capacity(m.groups().getFirst()), Unit.AMPERE_HOUR, 2);
     }
     String bound =
         m.lowerBound() >= m.spread()
             ? ", which no choice beats"
-            : m.lowerBound() >= LEVEL
+            : m.lowerBound() > 0
                 ? "; none can lie nearer than " + milliampereHours(m.lowerBound())
                 : "";
     return "Groups lie %s apart%s. Group %d is the weakest, with %s"

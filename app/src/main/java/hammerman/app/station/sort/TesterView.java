@@ -95,10 +95,10 @@ final class TesterView extends StackPane {
             (p, v) -> p.withSorting(p.sortPlan().withRestDays(v)),
             p -> true)
         .section("You are there to swap cells");
-    hours(form, "Weekdays from", Presence::weekdayFrom, (w, v) -> there(w, v, 0));
-    hours(form, "Weekdays until", Presence::weekdayTo, (w, v) -> there(w, v, 1));
-    hours(form, "Weekends from", Presence::weekendFrom, (w, v) -> there(w, v, 2));
-    hours(form, "Weekends until", Presence::weekendTo, (w, v) -> there(w, v, 3));
+    hours(form, "Weekdays from", Presence::weekdayFrom, Presence::withWeekdayFrom);
+    hours(form, "Weekdays until", Presence::weekdayTo, Presence::withWeekdayTo);
+    hours(form, "Weekends from", Presence::weekendFrom, Presence::withWeekendFrom);
+    hours(form, "Weekends until", Presence::weekendTo, Presence::withWeekendTo);
     Label standing = new Label();
     standing.setId("tester-standing");
     standing.textProperty().bind(desk.standingProperty());
@@ -175,14 +175,6 @@ final class TesterView extends StackPane {
         Unit.HOUR,
         p -> read.apply(p.sortPlan().bays().presence()),
         (p, v) -> with(p, b -> b.withPresence(write.with(b.presence(), v))));
-  }
-
-  private static Presence there(Presence was, double value, int which) {
-    return new Presence(
-        which == 0 ? value : was.weekdayFrom(),
-        which == 1 ? value : was.weekdayTo(),
-        which == 2 ? value : was.weekendFrom(),
-        which == 3 ? value : was.weekendTo());
   }
 
   private void simulate() {
