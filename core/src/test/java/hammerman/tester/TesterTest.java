@@ -141,6 +141,17 @@ class TesterTest {
     assertThat(h.hear(new TesterLine.Reading(1, 2, 4, "rest", 1, 1, 1, 1))).isEmpty();
   }
 
+  @Test
+  void aResultThatIsKeptAlreadyIsAnsweredNotCounted() {
+    Hearing h = new Hearing();
+    h.expect(1, 2);
+    TesterLine.Done done = new TesterLine.Done(1, 2, 2, 0.04, 3.6);
+    assertThat(h.hear(done)).contains(new Heard.Result(done));
+    h.kept(1);
+    assertThat(h.hear(done)).contains(new Heard.Again(1));
+    assertThat(h.hear(new TesterLine.Failed(1, 2, true, "late"))).contains(new Heard.Again(1));
+  }
+
   /** Lines dropped, doubled, late, garbled; connections lost; the disk failing now and then. */
   @Test
   void whateverTheLineDoesEachResultCountsOnce() {
