@@ -59,7 +59,8 @@ public record Design(
 
   /**
    * Returns this design with another cell. The charge voltage keeps its offset from the cell's full
-   * voltage, and BMS voltages that suited the old cell's limits are set to the new cell's.
+   * voltage, and BMS voltages that suited the old cell's limits are set to the new cell's. Measured
+   * cells are of one type: they stay only with it.
    */
   public Design withCell(CellType cell) {
     double offset = chargeVoltagePerCell() - pack.cell().fullVoltage();
@@ -71,7 +72,8 @@ public record Design(
             .withBms(b -> b.withVoltages(BmsClass.cutOffFor(cell), BmsClass.overVoltageFor(cell)));
     return new Design(
         duty,
-        pack.withCell(cell),
+        pack.withCell(cell)
+            .withMeasured(cell.id().equals(pack.cell().id()) ? pack.measured() : null),
         guard.withCharge(charge).withProtection(protection),
         second,
         fit,

@@ -125,6 +125,13 @@ class MeasuredPackTest {
   }
 
   @Test
+  void cellsOfAnotherTypeAreOtherCells() {
+    Design d = with(groups(g -> 4.0, 0.024));
+    assertThat(d.withCell(d.pack().cell().withPrice(9)).pack().matched()).isPresent();
+    assertThat(d.withCell(Samples.cell("e18650")).pack().measured()).isNull();
+  }
+
+  @Test
   void judgementsAreOfTheseCells() {
     Design d = with(groups(g -> g == 4 ? 3.6 : 4.0, null));
     List<Finding> findings = Forecast.of(d).judgements();

@@ -137,11 +137,20 @@ final class TesterDesk implements TesterLink.Listener {
   private void expect(Entry e) {
     Fact<BayTest> test = e.cell().test();
     if (test != null) {
-      hearing.expect(test.id(), test.value().bay());
+      long number = number(test.at(), test.value().bay());
+      hearing.expect(number, test.value().bay());
       if (link != null) {
-        link.say(begin(test.id(), test.value().bay(), e.cell().label()));
+        link.say(begin(number, test.value().bay(), e.cell().label()));
       }
     }
+  }
+
+  /**
+   * Returns the number under which the tester knows a test: by when it was begun and in which bay,
+   * so that no test of another project has it too.
+   */
+  static long number(Instant begun, int bay) {
+    return begun.toEpochMilli() * BayTest.MOST_BAYS + bay - 1;
   }
 
   private TesterLine.Begin begin(long test, int bay, String label) {
@@ -191,9 +200,10 @@ final class TesterDesk implements TesterLink.Listener {
             store -> store.inventory().begin(tests, now),
             ids -> {
               for (int k = 0; k < ids.size(); k++) {
-                hearing.expect(ids.get(k), tests.get(k).bay());
+                int bay = tests.get(k).bay();
+                hearing.expect(number(now, bay), bay);
                 if (link != null) {
-                  link.say(begin(ids.get(k), tests.get(k).bay(), labels.get(k)));
+                  link.say(begin(number(now, bay), bay, labels.get(k)));
                 }
               }
               state.say(
@@ -220,9 +230,10 @@ final class TesterDesk implements TesterLink.Listener {
   /** Breaks a test off; the cell is as it was before. */
   void breakOff(Fact<BayTest> test) {
     Instant now = state.now();
-    hearing.kept(test.id());
+    long number = number(test.at(), test.value().bay());
+    hearing.kept(number);
     if (link != null) {
-      link.say(new TesterLine.Stop(test.id()));
+      link.say(new TesterLine.Stop(number));
     }
     state.record(
         "Bay %d is free again; the test is marked as broken off.".formatted(test.value().bay()),
@@ -235,6 +246,15 @@ final class TesterDesk implements TesterLink.Listener {
       standing.set("Connected: %s, %d bays.".formatted(h.name(), h.bays()));
       changed.run();
     }
+    // Another project may have been opened since it was connected.
+    running()
+        .forEach(
+            (bay, e) -> {
+              Fact<BayTest> test = e.cell().test();
+              if (test != null) {
+                hearing.expect(number(test.at(), bay), bay);
+              }
+            });
     hearing.hear(line).ifPresent(this::heard);
   }
 
@@ -255,16 +275,21 @@ final class TesterDesk implements TesterLink.Listener {
     }
   }
 
-  private @Nullable Entry of(long test) {
-    return running().values().stream()
-        .filter(e -> e.cell().test() != null && e.cell().test().id() == test)
-        .findFirst()
-        .orElse(null);
+  /** The cell whose test has a number, if it is of this project. */
+  private @Nullable Entry of(long number) {
+    for (Entry e : running().values()) {
+      Fact<BayTest> test = e.cell().test();
+      if (test != null && number(test.at(), test.value().bay()) == number) {
+        return e;
+      }
+    }
+    return null;
   }
 
   private void keep(TesterLine.Done d) {
     Entry e = of(d.test());
-    if (e == null) {
+    Fact<BayTest> of = e == null ? null : e.cell().test();
+    if (e == null || of == null) {
       return;
     }
     Subject cell = new Subject.Cell(e.cell().id());
@@ -280,7 +305,7 @@ final class TesterDesk implements TesterLink.Listener {
         .session()
         .keeper()
         .record(
-            store -> store.inventory().end(d.test(), BayTest.Outcome.MEASURED, found, now),
+            store -> store.inventory().end(of.id(), BayTest.Outcome.MEASURED, found, now),
             ended -> {
               kept(d.test());
               state.say("Bay %d is done: %s.".formatted(d.bay(), e.cell().label()));
@@ -295,7 +320,8 @@ final class TesterDesk implements TesterLink.Listener {
 
   private void keep(TesterLine.Failed f) {
     Entry e = of(f.test());
-    if (e == null) {
+    Fact<BayTest> of = e == null ? null : e.cell().test();
+    if (e == null || of == null) {
       return;
     }
     Instant now = state.now();
@@ -305,7 +331,7 @@ final class TesterDesk implements TesterLink.Listener {
         .record(
             store -> {
               boolean ended =
-                  store.inventory().end(f.test(), BayTest.Outcome.BROKEN_OFF, List.of(), now);
+                  store.inventory().end(of.id(), BayTest.Outcome.BROKEN_OFF, List.of(), now);
               if (ended && !f.again()) {
                 store
                     .inventory()

@@ -310,7 +310,7 @@ final class TesterView extends StackPane {
       return tile;
     }
     tile.getChildren().add(words(e.cell().label(), "counts"));
-    TesterLine.Reading r = desk.readings().get(test.id());
+    TesterLine.Reading r = desk.readings().get(TesterDesk.number(test.at(), bay));
     if (r != null) {
       tile.getChildren()
           .add(
