@@ -2,6 +2,7 @@ package hammerman.app.control;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
@@ -56,6 +57,10 @@ public final class RecordTable<T> extends VBox {
   private Consumer<List<List<String>>> paste = lines -> {};
   private Consumer<T> act = row -> {};
   private int clicks = 2;
+
+  /** What the filter looks through in each row: to write it anew at every key would be slow. */
+  private final IdentityHashMap<T, String> searched = new IdentityHashMap<>();
+
   private Function<T, String> hidden = row -> "";
   private Function<T, Object> key = row -> row;
 
@@ -184,6 +189,7 @@ public final class RecordTable<T> extends VBox {
   public RecordTable<T> alsoFiltered(String prompt, Function<T, String> words) {
     filter.setPromptText(prompt);
     hidden = words;
+    searched.clear();
     return this;
   }
 
@@ -212,6 +218,7 @@ public final class RecordTable<T> extends VBox {
       return;
     }
     T was = chosen.get();
+    searched.clear();
     rows.setAll(all);
     if (was != null) {
       Object same = key.apply(was);
@@ -221,6 +228,7 @@ public final class RecordTable<T> extends VBox {
 
   /** Writes the rows anew, when what they say has changed though they are the same. */
   public void refresh() {
+    searched.clear();
     table.refresh();
   }
 
@@ -263,17 +271,20 @@ public final class RecordTable<T> extends VBox {
   }
 
   private boolean matches(T row, String words) {
-    String text =
-        columns.stream()
-            .map(c -> c.text().apply(row))
-            .collect(Collectors.joining(" ", "", " " + hidden.apply(row)))
-            .toLowerCase(Locale.ROOT);
+    String text = searched.computeIfAbsent(row, this::searchable);
     for (String word : words.toLowerCase(Locale.ROOT).strip().split("\\s+", -1)) {
       if (!text.contains(word)) {
         return false;
       }
     }
     return true;
+  }
+
+  private String searchable(T row) {
+    return columns.stream()
+        .map(c -> c.text().apply(row))
+        .collect(Collectors.joining(" ", "", " " + hidden.apply(row)))
+        .toLowerCase(Locale.ROOT);
   }
 
   private void key(KeyEvent e) {
