@@ -43,6 +43,7 @@ class ArchitectureTest {
           "simulation",
           "life",
           "probe",
+          "device",
           "tester",
           "schedule",
           "sort",
@@ -54,6 +55,8 @@ class ArchitectureTest {
           "choice",
           "remedy",
           "wiring",
+          "watch",
+          "build",
           "project",
           "store");
 

@@ -2,10 +2,13 @@ package hammerman.store;
 
 import hammerman.record.Fact;
 import hammerman.record.Fact.Strike;
+import hammerman.record.PartRecord;
 import hammerman.record.StepRecord;
 import hammerman.record.StepRecord.Verdict;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /** What was done while building: the steps with their readings, and which cell lies where. */
 public final class BuildBook {
@@ -60,6 +63,38 @@ public final class BuildBook {
             + " FROM step ORDER BY id LIMIT ? OFFSET ?",
         count,
         from);
+  }
+
+  /** Returns all steps, oldest first. */
+  public List<Fact<StepRecord>> steps() throws NotKept {
+    return steps(0, Integer.MAX_VALUE);
+  }
+
+  /** Keeps what is known of a part; returns its number. */
+  public long keep(PartRecord part, Instant at) throws NotKept {
+    return store.write(
+        "INSERT INTO part (at, part, have, price, note) VALUES (?, ?, ?, ?, ?)",
+        at.toEpochMilli(),
+        part.part(),
+        part.have().name(),
+        part.price(),
+        part.note());
+  }
+
+  /** Returns what is known of each part by its key: what was kept of it last. */
+  public Map<String, PartRecord> parts() throws NotKept {
+    Map<String, PartRecord> all = new LinkedHashMap<>();
+    store
+        .rows(
+            r ->
+                new PartRecord(
+                    r.getString(1),
+                    PartRecord.Have.valueOf(r.getString(2)),
+                    Inventory.optional(r, 3),
+                    r.getString(4)),
+            "SELECT part, have, price, note FROM part ORDER BY id")
+        .forEach(p -> all.put(p.part(), p));
+    return all;
   }
 
   /**

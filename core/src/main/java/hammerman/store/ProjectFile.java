@@ -5,6 +5,9 @@ import hammerman.project.Project;
 import hammerman.project.ProjectDocument;
 import hammerman.project.UnreadableProject;
 import hammerman.project.UnreadableProject.Reason;
+import hammerman.record.Fact;
+import hammerman.record.PartRecord;
+import hammerman.record.StepRecord;
 import hammerman.unit.Sentence;
 import java.io.IOException;
 import java.io.InputStream;
@@ -17,7 +20,9 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /**
  * A project in a file, whichever form it has: the database ({@code .hammerman}), the bare document
@@ -120,6 +125,34 @@ public final class ProjectFile {
       }
     }
     return document(file);
+  }
+
+  /**
+   * What is recorded of a build in a file; nothing in a bare document.
+   *
+   * @param steps that were done, oldest first
+   * @param parts by their keys
+   */
+  public record Built(List<Fact<StepRecord>> steps, Map<String, PartRecord> parts) {
+    public Built {
+      steps = List.copyOf(steps);
+      parts = Map.copyOf(parts);
+    }
+  }
+
+  /**
+   * Reads what is recorded of the build; the file is never changed.
+   *
+   * @throws UnreadableProject if it cannot be used, with one clear message
+   * @throws NotKept if its records cannot be read
+   */
+  public static Built built(Path file) throws UnreadableProject, NotKept {
+    if (form(file) != Form.DATABASE) {
+      return new Built(List.of(), Map.of());
+    }
+    try (ProjectStore store = ProjectStore.look(file)) {
+      return new Built(store.buildBook().steps(), store.buildBook().parts());
+    }
   }
 
   /** Reads the bare document, or that of the container of earlier versions. */

@@ -33,6 +33,7 @@ public final class Salvage {
     TABLES.put("measurement", "id");
     TABLES.put("place", "cell");
     TABLES.put("aside", "id");
+    TABLES.put("part", "id");
     TABLES.put("test", "id");
     TABLES.put("step", "id");
     TABLES.put("run", "id");

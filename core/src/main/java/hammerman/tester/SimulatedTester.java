@@ -1,6 +1,7 @@
 package hammerman.tester;
 
 import hammerman.cell.CellType;
+import hammerman.device.StandIn;
 import hammerman.numeric.MonotoneCubic;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -20,7 +21,7 @@ import java.util.Random;
  * <p>Of a hundred labels some two are dead, three have a bad contact, three lose charge fast and
  * five hold far less than the others.
  */
-public final class SimulatedTester {
+public final class SimulatedTester implements StandIn {
   private static final double STEP = 10;
 
   /** Readings come every so many seconds of a test. */
@@ -81,8 +82,23 @@ public final class SimulatedTester {
     openCircuit = type.openCircuit();
   }
 
+  @Override
+  public List<String> greeting() {
+    return greet().stream().map(TesterLine::write).toList();
+  }
+
+  @Override
+  public void hear(String line) {
+    take(TesterLine.read(line));
+  }
+
+  @Override
+  public List<String> advance(double seconds) {
+    return pass(seconds).stream().map(TesterLine::write).toList();
+  }
+
   /** Returns what is said first on every connection: what it is, and what is not kept yet. */
-  public List<TesterLine> greeting() {
+  public List<TesterLine> greet() {
     List<TesterLine> lines = new ArrayList<>();
     lines.add(new TesterLine.Hello("simulated tester", bays));
     lines.addAll(unkept.values());
@@ -144,7 +160,7 @@ public final class SimulatedTester {
   }
 
   /** Lets time go on, and returns what is said meanwhile. */
-  public List<TesterLine> advance(double seconds) {
+  public List<TesterLine> pass(double seconds) {
     for (double left = seconds; left > 0; left -= STEP) {
       double dt = Math.min(STEP, left);
       for (Test t : List.copyOf(running.values())) {

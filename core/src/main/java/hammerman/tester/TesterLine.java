@@ -1,16 +1,11 @@
 package hammerman.tester;
 
-import org.jspecify.annotations.Nullable;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.JsonNode;
+import hammerman.device.Fields;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A line of the protocol between the program and a cell tester. */
 public sealed interface TesterLine {
-  /** The longest line that is looked at, characters. */
-  int LONGEST = 4096;
-
   /**
    * The tester says what it is; its first line.
    *
@@ -136,82 +131,48 @@ public sealed interface TesterLine {
 
   /** Reads a line; whatever it is, a line comes of it. */
   static TesterLine read(String text) {
-    if (text.length() > LONGEST) {
-      return new Nonsense("a line of " + text.length() + " characters");
-    }
     try {
-      JsonNode o = JsonMapper.shared().readTree(text);
-      return o != null && o.isObject() ? line(o) : new Nonsense("no object");
-    } catch (JacksonException e) {
-      return new Nonsense("no JSON");
-    } catch (IllegalArgumentException e) {
-      return new Nonsense(String.valueOf(e.getMessage()));
+      return line(Fields.of(text));
+    } catch (Fields.Unreadable e) {
+      return new Nonsense(e.why());
     }
   }
 
-  private static TesterLine line(JsonNode o) {
-    return switch (o.path("kind").asString("")) {
-      case "hello" -> new Hello(text(o, "name"), (int) whole(o, "bays"));
+  private static TesterLine line(Fields o) throws Fields.Unreadable {
+    return switch (o.kind()) {
+      case "hello" -> new Hello(o.text("name"), (int) o.whole("bays"));
       case "begin" ->
           new Begin(
-              whole(o, "test"),
-              (int) whole(o, "bay"),
-              text(o, "label"),
-              number(o, "charge_A"),
-              number(o, "discharge_A"),
-              number(o, "rest_s"),
-              number(o, "cutOff_V"),
-              number(o, "full_V"));
-      case "stop" -> new Stop(whole(o, "test"));
-      case "kept" -> new Kept(whole(o, "test"));
+              o.whole("test"),
+              (int) o.whole("bay"),
+              o.text("label"),
+              o.number("charge_A"),
+              o.number("discharge_A"),
+              o.number("rest_s"),
+              o.number("cutOff_V"),
+              o.number("full_V"));
+      case "stop" -> new Stop(o.whole("test"));
+      case "kept" -> new Kept(o.whole("test"));
       case "reading" ->
           new Reading(
-              whole(o, "test"),
-              (int) whole(o, "bay"),
-              whole(o, "number"),
-              text(o, "phase"),
-              number(o, "time_s"),
-              number(o, "voltage_V"),
-              number(o, "current_A"),
-              number(o, "discharged_Ah"));
+              o.whole("test"),
+              (int) o.whole("bay"),
+              o.whole("number"),
+              o.text("phase"),
+              o.number("time_s"),
+              o.number("voltage_V"),
+              o.number("current_A"),
+              o.number("discharged_Ah"));
       case "done" ->
           new Done(
-              whole(o, "test"),
-              (int) whole(o, "bay"),
-              number(o, "capacity_Ah"),
-              number(o, "resistance_mOhm") / 1000,
-              number(o, "rested_V"));
+              o.whole("test"),
+              (int) o.whole("bay"),
+              o.number("capacity_Ah"),
+              o.number("resistance_mOhm") / 1000,
+              o.number("rested_V"));
       case "failed" ->
-          new Failed(
-              whole(o, "test"),
-              (int) whole(o, "bay"),
-              o.path("again").asBoolean(false),
-              text(o, "why"));
+          new Failed(o.whole("test"), (int) o.whole("bay"), o.is("again"), o.text("why"));
       default -> new Nonsense("“kind” is not known");
     };
-  }
-
-  private static double number(JsonNode o, String name) {
-    JsonNode n = o.get(name);
-    if (n == null || !n.isNumber() || !Double.isFinite(n.asDouble())) {
-      throw new IllegalArgumentException("“" + name + "” is not a number");
-    }
-    return n.asDouble();
-  }
-
-  private static long whole(JsonNode o, String name) {
-    double v = number(o, name);
-    if (v != Math.rint(v) || Math.abs(v) > 1e15) {
-      throw new IllegalArgumentException("“" + name + "” is not a whole number");
-    }
-    return (long) v;
-  }
-
-  private static String text(JsonNode o, String name) {
-    @Nullable JsonNode n = o.get(name);
-    if (n == null || !n.isString()) {
-      throw new IllegalArgumentException("“" + name + "” is not a text");
-    }
-    return n.asString();
   }
 }

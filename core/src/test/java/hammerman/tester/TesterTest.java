@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
 import hammerman.cell.CellType;
+import hammerman.device.StandInServer;
 import hammerman.tester.Hearing.Heard;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -44,7 +45,7 @@ class TesterTest {
   }
 
   private static List<TesterLine> finish(SimulatedTester t) {
-    return t.advance(20 * 3600);
+    return t.pass(20 * 3600);
   }
 
   @Test
@@ -82,9 +83,9 @@ class TesterTest {
     SimulatedTester t = tester();
     t.take(begin(7, 1, label(t, SimulatedTester.Fault.NONE)));
     finish(t);
-    assertThat(t.greeting()).hasSize(2);
+    assertThat(t.greet()).hasSize(2);
     t.take(new TesterLine.Kept(7));
-    assertThat(t.greeting()).hasSize(1);
+    assertThat(t.greet()).hasSize(1);
     t.take(begin(8, 1, "L1"));
     t.take(new TesterLine.Stop(8));
     assertThat(finish(t)).as("broken off").isEmpty();
@@ -178,9 +179,9 @@ class TesterTest {
                 t.take(begin(test, bay, "L" + test));
               }
             });
-        List<TesterLine> heard = new ArrayList<>(t.advance(7200 * random.nextDouble()));
+        List<TesterLine> heard = new ArrayList<>(t.pass(7200 * random.nextDouble()));
         if (random.nextInt(3) == 0) {
-          heard = new ArrayList<>(t.greeting());
+          heard = new ArrayList<>(t.greet());
           hearing = again(disk, bays);
         }
         heard.addAll(late);
@@ -247,7 +248,7 @@ class TesterTest {
   @Test
   void itSpeaksOverTheLoopback() throws IOException, InterruptedException {
     Thread serving;
-    try (TesterServer server = new TesterServer(tester(), 0, 1e6)) {
+    try (StandInServer server = new StandInServer(tester(), 0, 1e6)) {
       serving = new Thread(() -> serve(server));
       serving.start();
       try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), server.port());
@@ -270,7 +271,7 @@ class TesterTest {
     assertThat(serving.isAlive()).isFalse();
   }
 
-  private static void serve(TesterServer server) {
+  private static void serve(StandInServer server) {
     try {
       server.serve();
     } catch (IOException e) {

@@ -1,6 +1,7 @@
 package hammerman.app.station.sort;
 
 import hammerman.cell.CellType;
+import hammerman.device.StandInServer;
 import hammerman.record.Aside;
 import hammerman.record.BayTest;
 import hammerman.record.Fact;
@@ -17,7 +18,6 @@ import hammerman.tester.Hearing;
 import hammerman.tester.Hearing.Heard;
 import hammerman.tester.SimulatedTester;
 import hammerman.tester.TesterLine;
-import hammerman.tester.TesterServer;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.Instant;
@@ -49,7 +49,7 @@ final class TesterDesk implements TesterLink.Listener {
   private Hearing hearing = new Hearing();
   private @Nullable TesterLink link;
   private boolean wanted;
-  private @Nullable TesterServer standIn;
+  private @Nullable StandInServer standIn;
 
   /**
    * @param changed told when a bay shows something new
@@ -114,7 +114,7 @@ final class TesterDesk implements TesterLink.Listener {
   void simulate(CellType type, int bays, double speed) {
     try {
       if (standIn == null) {
-        TesterServer server = new TesterServer(new SimulatedTester(type, bays, 1), 0, speed);
+        StandInServer server = new StandInServer(new SimulatedTester(type, bays, 1), 0, speed);
         Thread serving = new Thread(() -> serve(server), "stand-in tester");
         serving.setDaemon(true);
         serving.start();
@@ -126,7 +126,7 @@ final class TesterDesk implements TesterLink.Listener {
     }
   }
 
-  private static void serve(TesterServer server) {
+  private static void serve(StandInServer server) {
     try {
       server.serve();
     } catch (IOException e) {

@@ -1,4 +1,4 @@
-package hammerman.tester;
+package hammerman.device;
 
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -18,19 +18,19 @@ import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Puts a simulated tester behind a socket of this machine alone. One program talks to it at a time;
- * a new connection takes the place of the one before. Tests go on while nobody listens.
+ * Puts a stand-in behind a socket of this machine alone. One program talks to it at a time; a new
+ * connection takes the place of the one before. Its time goes on while nobody listens.
  */
-public final class TesterServer implements AutoCloseable {
+public final class StandInServer implements AutoCloseable {
   private static final long TICK_MS = 100;
 
-  private final SimulatedTester tester;
+  private final StandIn device;
   private final double speed;
   private final ServerSocket server;
   private final ScheduledExecutorService clock =
       Executors.newSingleThreadScheduledExecutor(
           task -> {
-            Thread t = new Thread(task, "tester");
+            Thread t = new Thread(task, "stand-in");
             t.setDaemon(true);
             return t;
           });
@@ -42,11 +42,11 @@ public final class TesterServer implements AutoCloseable {
    * Opens the socket and lets time go on.
    *
    * @param port of the loopback address; 0 for any that is free
-   * @param speed seconds of a test for each second
+   * @param speed seconds of the device for each second
    * @throws IOException if the port is taken
    */
-  public TesterServer(SimulatedTester tester, int port, double speed) throws IOException {
-    this.tester = tester;
+  public StandInServer(StandIn device, int port, double speed) throws IOException {
+    this.device = device;
     this.speed = speed;
     server = new ServerSocket(port, 1, InetAddress.getLoopbackAddress());
     ticking = clock.scheduleAtFixedRate(this::tick, TICK_MS, TICK_MS, TimeUnit.MILLISECONDS);
@@ -63,7 +63,7 @@ public final class TesterServer implements AutoCloseable {
       try {
         Socket socket = server.accept();
         greet(socket);
-        Thread reader = new Thread(() -> read(socket), "tester lines");
+        Thread reader = new Thread(() -> read(socket), "stand-in lines");
         reader.setDaemon(true);
         reader.start();
       } catch (SocketException e) {
@@ -82,7 +82,7 @@ public final class TesterServer implements AutoCloseable {
     out =
         new PrintWriter(
             new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8), true);
-    say(tester.greeting());
+    say(device.greeting());
   }
 
   private void read(Socket socket) {
@@ -91,24 +91,22 @@ public final class TesterServer implements AutoCloseable {
             new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8))) {
       for (String line = in.readLine(); line != null; line = in.readLine()) {
         synchronized (this) {
-          tester.take(TesterLine.read(line));
+          device.hear(line);
         }
       }
     } catch (IOException e) {
-      // The other side is gone; tests go on, and their results are said to who comes next.
+      // The other side is gone; its time goes on, and what must be known is said to who comes next.
       return;
     }
   }
 
   private synchronized void tick() {
-    say(tester.advance(speed * TICK_MS / 1000));
+    say(device.advance(speed * TICK_MS / 1000));
   }
 
-  private void say(List<TesterLine> lines) {
+  private void say(List<String> lines) {
     if (out != null) {
-      for (TesterLine l : lines) {
-        out.println(TesterLine.write(l));
-      }
+      lines.forEach(out::println);
     }
   }
 

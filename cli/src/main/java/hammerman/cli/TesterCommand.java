@@ -1,0 +1,98 @@
+package hammerman.cli;
+
+import hammerman.cell.CellType;
+import hammerman.device.StandInServer;
+import hammerman.project.Shipped;
+import hammerman.record.BayTest;
+import hammerman.tester.SimulatedTester;
+import hammerman.unit.InvalidValue;
+import hammerman.unit.Unit;
+import hammerman.unit.Valid;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+/** Stands in for a cell tester. */
+@Command(
+    name = "tester",
+    description =
+        "Stands in for a cell tester, on a loopback socket, until it is stopped"
+            + " (docs/devices.md).")
+final class TesterCommand implements Callable<Integer> {
+  /** Where the program looks for a tester if nothing else is said. */
+  static final int PORT = 7717;
+
+  @Spec CommandSpec spec;
+
+  @Option(
+      names = "--port",
+      paramLabel = "N",
+      defaultValue = "" + PORT,
+      description = "of the loopback address; 0 for any (default: ${DEFAULT-VALUE})")
+  int port;
+
+  @Option(
+      names = "--bays",
+      paramLabel = "N",
+      defaultValue = "4",
+      description = "cells at a time (default: ${DEFAULT-VALUE})")
+  int bays;
+
+  @Option(
+      names = "--speed",
+      paramLabel = "N",
+      defaultValue = "600",
+      description = "seconds of a test in each second (default: ${DEFAULT-VALUE})")
+  double speed;
+
+  @Option(
+      names = "--seed",
+      paramLabel = "N",
+      defaultValue = "1",
+      description = "of its made-up cells (default: ${DEFAULT-VALUE})")
+  long seed;
+
+  @Option(
+      names = "--cell",
+      paramLabel = "ID",
+      defaultValue = "e18650",
+      description = "type of its cells in the starter library (default: ${DEFAULT-VALUE})")
+  String cell = "";
+
+  @Override
+  public Integer call() {
+    Valid.count("--port", port, 0, 65_535);
+    Valid.count("--bays", bays, 1, BayTest.MOST_BAYS);
+    Valid.range("--speed", speed, 0.1, 100_000, Unit.ONE);
+    CellType type =
+        Shipped.cells().cells().stream()
+            .filter(c -> c.id().equals(cell))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new InvalidValue(
+                        "--cell",
+                        cell,
+                        "must be in the starter library",
+                        "Use e18650, p18650 or f32700."));
+    try (StandInServer server =
+        new StandInServer(new SimulatedTester(type, bays, seed), port, speed)) {
+      PrintWriter out = spec.commandLine().getOut();
+      out.println("A tester with %d bays listens at port %d.".formatted(bays, server.port()));
+      out.flush();
+      server.serve();
+      return Main.FINE;
+    } catch (IOException e) {
+      spec.commandLine()
+          .getErr()
+          .println(
+              "hammerman: port %d cannot be had (%s); name another with --port."
+                  .formatted(port, e.getMessage()));
+      return Main.UNUSABLE;
+    }
+  }
+}

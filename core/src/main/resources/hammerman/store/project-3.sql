@@ -1,0 +1,8 @@
+CREATE TABLE part (
+  id INTEGER PRIMARY KEY,
+  at INTEGER NOT NULL,
+  part TEXT NOT NULL,
+  have TEXT NOT NULL CHECK (have IN ('MISSING', 'ORDERED', 'HERE')),
+  price REAL,
+  note TEXT NOT NULL
+) STRICT;
