@@ -118,6 +118,7 @@ final class Walk {
       }
       case FORECAST -> {}
       case SORT -> instead(name, this::cells);
+      case BUILD -> {}
     }
   }
 

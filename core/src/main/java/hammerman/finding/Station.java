@@ -8,7 +8,8 @@ public enum Station {
   GUARD("Guard", "What protects it, and do the ratings line up?"),
   FIT("Fit", "Does it go into the box, and do the strips carry it?"),
   FORECAST("Forecast", "What will it do, and for how long?"),
-  SORT("Sort", "Which cells are good, and which go together?");
+  SORT("Sort", "Which cells are good, and which go together?"),
+  BUILD("Build", "What is the next step, and what should it read?");
 
   private final String label;
   private final String question;

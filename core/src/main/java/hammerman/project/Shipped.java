@@ -1,6 +1,8 @@
 package hammerman.project;
 
+import hammerman.build.ExampleBuild;
 import hammerman.cell.CellLibrary;
+import hammerman.forecast.Forecast;
 import hammerman.guard.Parts;
 import hammerman.sort.CellSheet;
 import hammerman.sort.MeasuredCell;
@@ -10,6 +12,8 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 
@@ -54,6 +58,23 @@ public final class Shipped {
   /** Returns a worked example. */
   public static Project example(Example example) {
     return project("/hammerman/demo/" + example.file + ".json");
+  }
+
+  /**
+   * Returns the record of a build that goes with an example: the barrow is all built, the box waits
+   * for its first charge since six days, the speaker is at its probe card.
+   *
+   * @param now the present moment
+   */
+  public static ExampleBuild build(Example example, Instant now) {
+    Forecast forecast = Forecast.of(example(example).design());
+    return switch (example) {
+      case TERRACE_BARROW -> ExampleBuild.of(forecast, "", now.minus(Duration.ofDays(40)), 1);
+      case DARK_SKY_BOX ->
+          ExampleBuild.of(forecast, "charge.place", now.minus(Duration.ofDays(6)), 2);
+      case PAVEMENT_SPEAKER ->
+          ExampleBuild.of(forecast, "probe.steps", now.minus(Duration.ofDays(1)), 3);
+    };
   }
 
   /** Returns the worked example of a powered barrow for steep terraces. */

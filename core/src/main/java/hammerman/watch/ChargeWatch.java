@@ -123,6 +123,11 @@ public final class ChargeWatch {
     return t.at(Trace.Channel.VOLTAGE, t.indexAt(time)) / series;
   }
 
+  /** Returns the voltage that no group may pass, V. */
+  public double limit() {
+    return limits.perGroup();
+  }
+
   /** Returns the charge put in so far, Ah. */
   public double charge() {
     return charge;

@@ -92,7 +92,7 @@ public final class Frame {
     line = new LineBar(session, this::go);
     rail = new Rail(session, this::go);
     FileAsk files = ask == null ? new Dialogs(settings, this::window) : ask;
-    Bench bench = new Bench(session, settings, files, this::showWorking);
+    Bench bench = new Bench(session, settings, files, this::showWorking, overlay::fill);
     plate = new Nameplate(bench);
     stations = new Stations(bench);
     current = stations.of(Station.DUTY);

@@ -114,7 +114,7 @@ final class LineBar extends HBox {
     boolean edited =
         station == Station.SORT
             ? session.project().design().pack().matched().isPresent()
-            : session.isEdited(station);
+            : station != Station.BUILD && session.isEdited(station);
     if (!session.isSeen(station) && !edited) {
       return State.NOT_BEGUN;
     }

@@ -137,6 +137,23 @@ final class Overlay extends StackPane {
     open(close, heading, words, close);
   }
 
+  /** Lays something over the whole window. */
+  void fill(Node content) {
+    if (!isVisible() && getScene() != null) {
+      focusBefore = getScene().getFocusOwner();
+    }
+    Button back = new Button("Back to the window");
+    back.setId("close-fill");
+    back.getStyleClass().add("plain");
+    back.setOnAction(e -> close());
+    VBox sheet = new VBox(8, back, content);
+    VBox.setVgrow(content, Priority.ALWAYS);
+    sheet.getStyleClass().add("fill");
+    getChildren().setAll(sheet);
+    setVisible(true);
+    content.requestFocus();
+  }
+
   private void open(Node focus, Node... content) {
     if (!isVisible() && getScene() != null) {
       focusBefore = getScene().getFocusOwner();

@@ -2,6 +2,7 @@ package hammerman.app.shell;
 
 import hammerman.app.station.Bench;
 import hammerman.app.station.StationView;
+import hammerman.app.station.build.BuildStation;
 import hammerman.app.station.cell.CellStation;
 import hammerman.app.station.duty.DutyStation;
 import hammerman.app.station.fit.FitStation;
@@ -30,7 +31,8 @@ final class Stations {
               Station.GUARD, GuardStation::new,
               Station.FIT, FitStation::new,
               Station.FORECAST, ForecastStation::new,
-              Station.SORT, SortStation::new));
+              Station.SORT, SortStation::new,
+              Station.BUILD, BuildStation::new));
 
   private final Bench bench;
   private final Map<Station, StationView> made = new EnumMap<>(Station.class);

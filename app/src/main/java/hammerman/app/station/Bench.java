@@ -9,6 +9,7 @@ import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Workings;
 import java.util.function.Consumer;
+import javafx.scene.Node;
 
 /**
  * What every station is given.
@@ -17,9 +18,14 @@ import java.util.function.Consumer;
  * @param settings what is remembered between starts
  * @param files asks for files
  * @param showWorking shows how a figure came about
+ * @param fill lays something over the whole window until it is closed
  */
 public record Bench(
-    Session session, Settings settings, FileAsk files, Consumer<Working> showWorking) {
+    Session session,
+    Settings settings,
+    FileAsk files,
+    Consumer<Working> showWorking,
+    Consumer<Node> fill) {
   /** How a figure of a forecast came about. */
   @FunctionalInterface
   public interface Working {

@@ -1,5 +1,6 @@
 package hammerman.app.station.sort;
 
+import hammerman.app.job.DeviceLink;
 import hammerman.cell.CellType;
 import hammerman.device.StandInServer;
 import hammerman.record.Aside;
@@ -36,7 +37,7 @@ import org.jspecify.annotations.Nullable;
  * The tests in the bays: begun in the record first, then said to the tester if one is connected;
  * what it finds is kept once, and only then is the tester told that it need not say it again.
  */
-final class TesterDesk implements TesterLink.Listener {
+final class TesterDesk implements DeviceLink.Listener {
   /** Where a tester listens unless it is told otherwise. */
   static final int PORT = 7717;
 
@@ -47,7 +48,7 @@ final class TesterDesk implements TesterLink.Listener {
   private final ReadOnlyStringWrapper standing =
       new ReadOnlyStringWrapper(this, "standing", "No tester is connected.");
   private Hearing hearing = new Hearing();
-  private @Nullable TesterLink link;
+  private @Nullable DeviceLink link;
   private boolean wanted;
   private @Nullable StandInServer standIn;
 
@@ -89,7 +90,8 @@ final class TesterDesk implements TesterLink.Listener {
     disconnect();
     wanted = true;
     standing.set("Connecting …");
-    TesterLink.open(
+    DeviceLink.open(
+        "tester",
         port,
         this,
         opened -> {
@@ -140,7 +142,7 @@ final class TesterDesk implements TesterLink.Listener {
       long number = number(test.at(), test.value().bay());
       hearing.expect(number, test.value().bay());
       if (link != null) {
-        link.say(begin(number, test.value().bay(), e.cell().label()));
+        link.say(TesterLine.write(begin(number, test.value().bay(), e.cell().label())));
       }
     }
   }
@@ -203,7 +205,7 @@ final class TesterDesk implements TesterLink.Listener {
                 int bay = tests.get(k).bay();
                 hearing.expect(number(now, bay), bay);
                 if (link != null) {
-                  link.say(begin(number(now, bay), bay, labels.get(k)));
+                  link.say(TesterLine.write(begin(number(now, bay), bay, labels.get(k))));
                 }
               }
               state.say(
@@ -233,7 +235,7 @@ final class TesterDesk implements TesterLink.Listener {
     long number = number(test.at(), test.value().bay());
     hearing.kept(number);
     if (link != null) {
-      link.say(new TesterLine.Stop(number));
+      link.say(TesterLine.write(new TesterLine.Stop(number)));
     }
     state.record(
         "Bay %d is free again; the test is marked as broken off.".formatted(test.value().bay()),
@@ -241,7 +243,8 @@ final class TesterDesk implements TesterLink.Listener {
   }
 
   @Override
-  public void said(TesterLine line) {
+  public void said(String text) {
+    TesterLine line = TesterLine.read(text);
     if (line instanceof TesterLine.Hello h) {
       standing.set("Connected: %s, %d bays.".formatted(h.name(), h.bays()));
       changed.run();
@@ -271,7 +274,7 @@ final class TesterDesk implements TesterLink.Listener {
   private void kept(long test) {
     hearing.kept(test);
     if (link != null) {
-      link.say(new TesterLine.Kept(test));
+      link.say(TesterLine.write(new TesterLine.Kept(test)));
     }
   }
 

@@ -1,6 +1,5 @@
-package hammerman.app.station.sort;
+package hammerman.app.job;
 
-import hammerman.tester.TesterLine;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -14,45 +13,50 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import org.jspecify.annotations.Nullable;
 
-/** A connection to a cell tester on this machine; what it says is told on the interface thread. */
-final class TesterLink {
+/** A connection to a device on this machine; its lines are told on the interface thread. */
+public final class DeviceLink {
   private static final int PATIENCE_MS = 3000;
 
   private final Socket socket;
   private final PrintWriter out;
 
-  /** What the tester says. */
-  interface Listener {
-    void said(TesterLine line);
+  /** What the device says. */
+  public interface Listener {
+    /** A line came. */
+    void said(String line);
 
     /** The connection is gone. */
     void lost(String why);
   }
 
-  private TesterLink(Socket socket) throws IOException {
+  private DeviceLink(Socket socket) throws IOException {
     this.socket = socket;
     out =
         new PrintWriter(
             new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8), true);
   }
 
-  /** Connects in the background. */
-  static void open(int port, Listener listener, Consumer<TesterLink> opened) {
+  /**
+   * Connects in the background.
+   *
+   * @param device what it is, in words
+   */
+  public static void open(String device, int port, Listener listener, Consumer<DeviceLink> opened) {
     Thread thread =
         new Thread(
             () -> {
               try (Socket socket = new Socket()) {
                 socket.connect(
                     new InetSocketAddress(InetAddress.getLoopbackAddress(), port), PATIENCE_MS);
-                TesterLink link = new TesterLink(socket);
+                DeviceLink link = new DeviceLink(socket);
                 Platform.runLater(() -> opened.accept(link));
                 link.read(listener);
-                tell(listener, "The tester has closed the connection.");
+                tell(listener, "The %s has closed the connection.".formatted(device));
               } catch (IOException e) {
-                tell(listener, "No tester at port %d (%s).".formatted(port, e.getMessage()));
+                tell(listener, "No %s at port %d (%s).".formatted(device, port, e.getMessage()));
               }
             },
-            "tester link");
+            "device link");
     thread.setDaemon(true);
     thread.start();
   }
@@ -65,17 +69,18 @@ final class TesterLink {
     BufferedReader in =
         new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8));
     for (@Nullable String text = in.readLine(); text != null; text = in.readLine()) {
-      TesterLine line = TesterLine.read(text);
+      String line = text;
       Platform.runLater(() -> listener.said(line));
     }
   }
 
-  /** Says something to the tester; if it cannot be said the connection is gone, and is told so. */
-  void say(TesterLine line) {
-    out.println(TesterLine.write(line));
+  /** Says a line; if it cannot be said the connection is gone, and is told so. */
+  public void say(String line) {
+    out.println(line);
   }
 
-  void close() {
+  /** Closes the connection. */
+  public void close() {
     try {
       socket.close();
     } catch (IOException e) {
