@@ -37,6 +37,7 @@ import java.util.Random;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.TableView;
@@ -118,7 +119,20 @@ final class Walk {
       }
       case FORECAST -> {}
       case SORT -> instead(name, this::cells);
-      case BUILD -> {}
+      case BUILD -> instead(name, this::build);
+    }
+  }
+
+  /** The box in the middle of its build. */
+  private void build() {
+    session.loadExample(Shipped.Example.DARK_SKY_BOX);
+    frame.go(Station.BUILD, "steps");
+    press("#example-build");
+  }
+
+  private void press(String id) {
+    if (scene.lookup(id) instanceof Button button) {
+      button.fire();
     }
   }
 

@@ -9,6 +9,7 @@ import java.io.FileOutputStream;
 import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -80,10 +81,24 @@ public final class Main {
             })
         .setParameterExceptionHandler(
             (e, words) -> {
-              e.getCommandLine().getErr().println("hammerman: " + e.getMessage() + "; see --help.");
+              e.getCommandLine().getErr().println("hammerman: " + said(e) + "; see --help.");
               return UNUSABLE;
             })
         .execute(args);
+  }
+
+  /** Names the nearest command if there is none of this name. */
+  private static String said(CommandLine.ParameterException e) {
+    if (e instanceof CommandLine.UnmatchedArgumentException u
+        && e.getCommandLine().getParent() == null
+        && !u.getUnmatched().isEmpty()) {
+      List<String> near = u.getSuggestions();
+      return "there is no command “%s”%s"
+          .formatted(
+              u.getUnmatched().getFirst(),
+              near.isEmpty() ? "" : "; did you mean " + near.getFirst());
+    }
+    return String.valueOf(e.getMessage());
   }
 
   private static PrintWriter utf8(FileDescriptor descriptor) {

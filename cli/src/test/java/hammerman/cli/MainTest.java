@@ -3,13 +3,17 @@ package hammerman.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import hammerman.record.PartRecord;
+import hammerman.record.StepRecord;
 import hammerman.store.ProjectFile;
+import hammerman.store.ProjectStore;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -438,5 +442,65 @@ class MainTest {
     assertThat(json().at("/life/resistanceGrowth").asDouble()).isPositive();
     assertThat(run("predict", DEMO)).isZero();
     assertThat(out.toString()).contains("Coldest day", "Last day, worn");
+  }
+
+  @Test
+  void theProcedureHasItsStepsInOrderWithExpectedReadings() {
+    assertThat(run("procedure", DEMO, "--json")).isZero();
+    JsonNode steps = json().get("steps");
+    List<String> ids = new ArrayList<>();
+    for (JsonNode s : steps) {
+      for (JsonNode n : s.get("needs")) {
+        assertThat(ids).contains(n.asString());
+      }
+      ids.add(s.get("id").asString());
+      assertThat(s.get("stage").asString()).isNotEmpty();
+    }
+    assertThat(ids).contains("bench.clear", "probe.13", "bms.plug", "fuse.in", "run.gentle");
+    JsonNode lead = steps.get(ids.indexOf("probe.13")).get("expects");
+    // Thirteen cells a third full: 3.61 V each.
+    assertThat(lead.get("value").asDouble()).isCloseTo(13 * 3.61, within(0.01));
+    assertThat(lead.get("low").asDouble()).isLessThan(lead.get("value").asDouble());
+    assertThat(lead.get("unit").asString()).isEqualTo("V");
+    assertThat(steps.get(0).get("protects").asBoolean()).isTrue();
+    assertThat(json().get("settings").size()).isGreaterThan(8);
+  }
+
+  @Test
+  void whatWasDoneInTheFileCounts() throws Exception {
+    Path file = folder.resolve("pack.hammerman");
+    assertThat(run("convert", DEMO, file)).isZero();
+    try (var store = ProjectStore.open(file, Instant.EPOCH)) {
+      store
+          .buildBook()
+          .record(new StepRecord("bench.clear", null, StepRecord.Verdict.DONE, ""), Instant.EPOCH);
+      store.buildBook().keep(new PartRecord("bms", PartRecord.Have.HERE, 31.0, ""), Instant.EPOCH);
+    }
+    out.getBuffer().setLength(0);
+    assertThat(run("procedure", file, "--json")).isZero();
+    assertThat(json().at("/steps/0/state").asString()).isEqualTo("done");
+    out.getBuffer().setLength(0);
+    assertThat(run("parts", file, "--json")).isZero();
+    for (JsonNode p : json().get("parts")) {
+      if (p.get("key").asString().equals("bms")) {
+        assertThat(p.get("have").asString()).isEqualTo("here");
+        assertThat(p.get("price").asDouble()).isEqualTo(31);
+      }
+    }
+    assertThat(json().at("/totals/mass_kg").asDouble()).isBetween(5.5, 8.0);
+  }
+
+  @Test
+  void partsAndProcedureAreReadableAsText() {
+    assertThat(run("parts", DEMO)).isZero();
+    assertThat(out.toString()).contains("Insulating ring").contains("built in");
+    assertThat(run("procedure", DEMO)).isZero();
+    assertThat(out.toString()).contains("FIRST CHARGE").contains("expect");
+  }
+
+  @Test
+  void anUnknownCommandIsToldWithTheNearest() {
+    assertThat(run("pridict", DEMO)).isEqualTo(2);
+    assertThat(err.toString()).contains("no command “pridict”").contains("predict");
   }
 }

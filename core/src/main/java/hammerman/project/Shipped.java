@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Objects;
 
@@ -69,12 +70,17 @@ public final class Shipped {
   public static ExampleBuild build(Example example, Instant now) {
     Forecast forecast = Forecast.of(example(example).design());
     return switch (example) {
-      case TERRACE_BARROW -> ExampleBuild.of(forecast, "", now.minus(Duration.ofDays(40)), 1);
-      case DARK_SKY_BOX ->
-          ExampleBuild.of(forecast, "charge.place", now.minus(Duration.ofDays(6)), 2);
-      case PAVEMENT_SPEAKER ->
-          ExampleBuild.of(forecast, "probe.steps", now.minus(Duration.ofDays(1)), 3);
+      case TERRACE_BARROW -> ExampleBuild.of(forecast, "", evening(now, 40), 1);
+      case DARK_SKY_BOX -> ExampleBuild.of(forecast, "charge.place", evening(now, 6), 2);
+      case PAVEMENT_SPEAKER -> ExampleBuild.of(forecast, "probe.steps", evening(now, 1), 3);
     };
+  }
+
+  /** Half past eight in the evening, so many whole days ago. */
+  private static Instant evening(Instant now, int days) {
+    return now.truncatedTo(ChronoUnit.DAYS)
+        .minus(Duration.ofDays(days + 1L))
+        .plus(Duration.ofMinutes(20 * 60 + 30));
   }
 
   /** Returns the worked example of a powered barrow for steep terraces. */

@@ -165,6 +165,8 @@ public final class Keeper {
           to.of(file);
           projects = next;
           tell(null, at);
+          // Its records can be read only now that it is known where they are.
+          show(() -> records.set(records.get() + 1));
           drain();
         });
   }
