@@ -57,6 +57,7 @@ class ArchitectureTest {
           "wiring",
           "watch",
           "build",
+          "prove",
           "project",
           "store");
 

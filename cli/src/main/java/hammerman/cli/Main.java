@@ -30,6 +30,7 @@ import picocli.CommandLine.Command;
       ProcedureCommand.class,
       PartsCommand.class,
       PackCommand.class,
+      ReadRunCommand.class,
       RulesCommand.class
     })
 public final class Main {

@@ -16,6 +16,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -502,5 +503,38 @@ class MainTest {
   void anUnknownCommandIsToldWithTheNearest() {
     assertThat(run("pridict", DEMO)).isEqualTo(2);
     assertThat(err.toString()).contains("no command “pridict”").contains("predict");
+  }
+
+  @Test
+  void aLogIsReadAgainstTheForecastOfTheSameLoad() throws IOException {
+    StringBuilder log = new StringBuilder("time_s;voltage_V;current_A\n");
+    double soc = 1;
+    for (int k = 0; k < 1500; k++) {
+      double amperes = k < 60 ? 0 : k / 40 % 2 == 0 ? 25 : 8;
+      soc -= amperes / 3600 / 27;
+      // A pack of 80 mΩ whose voltage falls by 9 V over its charge.
+      double volts = 54.3 - 9 * (1 - soc) - 0.08 * amperes;
+      log.append(
+          "%d;%s;%s%n"
+              .formatted(
+                  k, String.format(Locale.ROOT, "%.3f", volts).replace('.', ','), (int) amperes));
+    }
+    Path file = Files.writeString(folder.resolve("log.csv"), log);
+    assertThat(run("read-run", DEMO, file, "--json")).isZero();
+    JsonNode root = json();
+    assertThat(root.at("/figures/rows").asInt()).isEqualTo(1500);
+    assertThat(root.at("/figures/resistance_mOhm/value").asDouble()).isCloseTo(80, within(1.5));
+    assertThat(root.at("/figures/peakCurrent_A").asDouble()).isEqualTo(25);
+    assertThat(root.at("/forecast/fromRest").asBoolean()).isTrue();
+    assertThat(root.at("/forecast/charge_Ah").asDouble())
+        .isCloseTo(root.at("/figures/charge_Ah").asDouble(), within(0.01));
+    JsonNode scale = root.at("/fit/resistanceScale");
+    assertThat(scale.get("low").asDouble()).isLessThan(scale.get("value").asDouble());
+    assertThat(root.at("/fit/rms_V").asDouble())
+        .isLessThanOrEqualTo(root.at("/fit/unscaledRms_V").asDouble());
+    out.getBuffer().setLength(0);
+    assertThat(run("read-run", DEMO, file)).isZero();
+    assertThat(out.toString()).contains("Forecast").contains("resistance ×");
+    assertThat(run("read-run", DEMO, folder.resolve("none.csv"))).isEqualTo(2);
   }
 }

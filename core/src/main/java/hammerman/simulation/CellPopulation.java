@@ -167,14 +167,26 @@ public final class CellPopulation {
 
   /** Returns the same cells after the years have worn them. */
   public CellPopulation worn(Health by) {
+    return scaled(by.capacity(), by.resistance());
+  }
+
+  /**
+   * Returns the same cells with all capacities and all resistances by a factor.
+   *
+   * @throws IllegalArgumentException unless both are above 0
+   */
+  public CellPopulation scaled(double capacities, double resistances) {
+    if (!(capacities > 0 && resistances > 0)) {
+      throw new IllegalArgumentException("scales " + capacities + " and " + resistances);
+    }
     return new CellPopulation(
         pack,
         detail,
-        times(capacity, by.capacity()),
-        times(resistance, by.resistance()),
+        times(capacity, capacities),
+        times(resistance, resistances),
         joint,
         ahead,
-        behind == null ? null : behind.worn(by));
+        behind == null ? null : behind.scaled(capacities, resistances));
   }
 
   private static double[] times(double[] values, double by) {

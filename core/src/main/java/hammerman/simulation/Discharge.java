@@ -96,6 +96,11 @@ public final class Discharge {
     return new Discharge(terms.withStep(seconds));
   }
 
+  /** Returns the same discharge with nothing to end it but an empty cell. */
+  public Discharge withoutLimits() {
+    return new Discharge(terms.withLimits(Limits.NONE));
+  }
+
   /** Returns the same discharge of cells that the years have worn. */
   public Discharge worn(Health by) {
     return with(terms.cells().worn(by));
