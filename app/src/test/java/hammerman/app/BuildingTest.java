@@ -9,6 +9,7 @@ import hammerman.forecast.Forecast;
 import hammerman.project.Shipped;
 import hammerman.record.StepRecord;
 import hammerman.store.ProjectFile;
+import hammerman.store.ProjectStore;
 import hammerman.unit.Figures;
 import hammerman.watch.SimulatedPack.Fault;
 import java.io.IOException;
@@ -271,5 +272,50 @@ class BuildingTest extends AtTheDesk {
     desk.lay(pdf);
     desk.press("#save-booklet");
     assertThat(pdf).isNotEmptyFile();
+  }
+
+  @Test
+  void aLowGroupIsBroughtUpBeforeItIsJoined() {
+    open(Shipped.Example.DARK_SKY_BOX);
+    desk.view(Station.BUILD, "level");
+    desk.keyIn("level-figures", "3.28 3.28 x 3.28");
+    assertThat(desk.text("#level-complaint")).contains("“x” is not a voltage");
+    desk.keyIn("level-figures", "3.28 3.28 3.20 3.28");
+    assertThat(desk.text("#level-answer")).startsWith("1 of 4 groups");
+    desk.keyIn("level-figures", "3.281 3.280 3.279 3.280");
+    assertThat(desk.text("#level-answer")).startsWith("All groups are level");
+  }
+
+  @Test
+  void cellsThatAreWeldedInStayInTheirGroup() throws Exception {
+    Desk.fx(
+        () -> {
+          desk.session.loadExample(Shipped.Example.PAVEMENT_SPEAKER);
+          return null;
+        });
+    desk.settle();
+    desk.go(Station.SORT);
+    desk.press("#example-cells");
+    desk.press("#take-cells");
+    desk.view(Station.SORT, "groups");
+    desk.until(() -> desk.text("#groups-words").startsWith("All groups hold the same"));
+    desk.press("#take-groups");
+    desk.view(Station.BUILD, "steps");
+    desk.until(() -> desk.text("#answer").contains("steps are done"));
+    until("Join the 13 cells of group 1.");
+    asExpected();
+    desk.kept();
+    Path copy = folder.resolve("speaker.hammerman");
+    Desk.fx(
+        () -> {
+          desk.session.copyTo(copy, p -> {}, t -> {});
+          return null;
+        });
+    desk.until(() -> Files.exists(copy) && !ProjectFile.built(copy).steps().isEmpty());
+    try (ProjectStore store = ProjectStore.look(copy)) {
+      assertThat(store.buildBook().places())
+          .hasSize(13)
+          .allSatisfy(p -> assertThat(p.group()).isZero());
+    }
   }
 }

@@ -3,7 +3,6 @@ package hammerman.remedy;
 import hammerman.design.Design;
 import hammerman.forecast.Forecast;
 import hammerman.numeric.Middle;
-import hammerman.numeric.MonotoneCubic;
 import hammerman.pack.MatchedCells;
 import hammerman.pack.Pack;
 import hammerman.unit.Figures;
@@ -14,7 +13,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import java.util.function.IntToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -32,9 +30,6 @@ public record Rework(List<Sick> sick, List<Way> ways) {
 
   /** Groups within a hundredth of the middle are never sick. */
   private static final double LEAST_SHARE = 0.01;
-
-  /** Rest voltages within 5 mV of the middle are never sick, V. */
-  private static final double LEAST_VOLTS = 5e-3;
 
   /**
    * A group that differs.
@@ -222,17 +217,14 @@ public record Rework(List<Sick> sick, List<Way> ways) {
   public static Rework byVoltage(Design design, double[] volts) {
     check(design, volts, false);
     Pack pack = design.pack();
-    Middle of = Middle.of(volts, LEAST_VOLTS);
+    Middle of = Middle.of(volts, Levelling.LEVEL);
     double middle = of.median();
-    MonotoneCubic ocv = pack.cell().openCircuit();
-    IntToDoubleFunction soc = g -> ocv.inverse(volts[g]);
-    double middleSoc = ocv.inverse(middle);
     List<Sick> sick = new ArrayList<>();
     for (int g = 0; g < volts.length; g++) {
       if (Math.abs(of.apart(volts[g])) > DEVIATIONS) {
         boolean low = volts[g] < middle;
         boolean dead = volts[g] < pack.cell().cutOffVoltage() - 0.3;
-        double charge = Math.abs(middleSoc - soc.applyAsDouble(g)) * pack.capacity();
+        double charge = Math.abs(Levelling.charge(pack, volts[g], middle, pack.parallel()));
         sick.add(
             new Sick(
                 g,
