@@ -25,6 +25,12 @@ public record Levelling(double middle, List<Part> parts) {
    */
   public static final double LEVEL = 5e-3;
 
+  /** What a charger for one cell gives at most, A; typical of the hobby. */
+  private static final double CHARGER = 5;
+
+  /** What a resistor that is at hand takes, A. */
+  private static final double RESISTOR = 2;
+
   /** Slope of the curve below which a voltage hardly tells the charge, V for all of it. */
   private static final double FLAT = 0.2;
 
@@ -81,8 +87,9 @@ public record Levelling(double middle, List<Part> parts) {
       return new Part(v, 0, 0, 0, joined, "level");
     }
     double charge = charge(pack, v, middle, parallel);
-    double current = pack.cell().currents().standardCharge() * parallel;
-    double amperes = charge > 0 ? current : current / 2;
+    double amperes =
+        Math.min(
+            pack.cell().currents().standardCharge() * parallel, charge > 0 ? CHARGER : RESISTOR);
     double ohms = v / amperes;
     String flat =
         slope(circuit, soc) < FLAT

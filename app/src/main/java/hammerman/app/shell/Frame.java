@@ -47,10 +47,18 @@ public final class Frame {
   private static final Logger LOG = LoggerFactory.getLogger(Frame.class);
 
   /** The least width, in px, at which the states of the stations stand in words. */
-  private static final double FULL_LINE = 1200;
+  private static final double FULL_LINE = 1240;
 
   /** The least width, in px, at which the nameplate has everything on it. */
   private static final double FULL_PLATE = 960;
+
+  /**
+   * The least width, in px, at which undo and redo have buttons; keys and menu have them always.
+   */
+  private static final double BUTTONS = 960;
+
+  /** The least width, in px, at which the stations stand as wide apart as is comfortable. */
+  private static final double TIGHT_LINE = 800;
 
   private final Session session;
   private final Settings settings;
@@ -267,15 +275,22 @@ public final class Frame {
     sheet.setCenter(inset(page, 0, 4, 4, 16));
     sheet.setRight(rail);
     sheet.setBottom(status);
-    sheet
-        .widthProperty()
+    // Of the root, whose width is what there is; the sheet is never narrower than what it holds.
+    root.widthProperty()
         .addListener(
             (o, was, is) -> {
-              line.compact(is.doubleValue() < FULL_LINE);
+              line.compact(is.doubleValue() < FULL_LINE, is.doubleValue() < TIGHT_LINE);
               plate.compact(is.doubleValue() < FULL_PLATE);
               boolean named = is.doubleValue() >= FULL_PLATE;
               wordmark.setVisible(named);
               wordmark.setManaged(named);
+              boolean wide = is.doubleValue() >= BUTTONS;
+              List.of(undo, redo)
+                  .forEach(
+                      b -> {
+                        b.setVisible(wide);
+                        b.setManaged(wide);
+                      });
             });
     return sheet;
   }

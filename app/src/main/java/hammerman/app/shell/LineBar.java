@@ -21,6 +21,7 @@ import javafx.scene.layout.VBox;
 /** The line: the stations of the work with their states. */
 final class LineBar extends HBox {
   private static final PseudoClass COMPACT = PseudoClass.getPseudoClass("compact");
+  private static final PseudoClass TIGHT = PseudoClass.getPseudoClass("tight");
 
   private final Session session;
   private final Map<Station, Stop> stops = new EnumMap<>(Station.class);
@@ -70,9 +71,14 @@ final class LineBar extends HBox {
     }
   }
 
-  /** Leaves the words of the states out where the line is short; the marks stay. */
-  void compact(boolean is) {
+  /**
+   * Leaves the words of the states out where the line is short; the marks stay.
+   *
+   * @param tight whether the names stand closer, too
+   */
+  void compact(boolean is, boolean tight) {
     pseudoClassStateChanged(COMPACT, is);
+    pseudoClassStateChanged(TIGHT, tight);
     stops
         .values()
         .forEach(

@@ -33,6 +33,8 @@ public final class Page extends VBox {
     this.views = views;
     getStyleClass().add("sheet-of-paper");
     Label question = new Label(station.question());
+    question.setWrapText(true);
+    question.setMinHeight(USE_PREF_SIZE);
     question.getStyleClass().add("question");
     answer.getStyleClass().add("answer");
     answer.setId("answer");
