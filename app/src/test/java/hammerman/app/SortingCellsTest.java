@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.event.ActionEvent;
 import javafx.event.EventType;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
@@ -327,5 +328,41 @@ class SortingCellsTest extends AtTheDesk {
     desk.view(Station.SORT, "groups");
     desk.until(() -> desk.text("#groups-words").contains("only 0 are good"));
     assertThat(Desk.fx(() -> desk.find("#take-groups", Region.class).isDisabled())).isTrue();
+  }
+
+  @Test
+  void figuresAreTypedIntoTheTableDownItsColumn() {
+    speaker();
+    desk.keyIn("new-labels", "C01 to C03");
+    desk.until(() -> rows("#cells") == 3);
+    TableView<?> table = desk.find("#cells", TableView.class);
+    Desk.fx(
+        () -> {
+          table.requestFocus();
+          table.getSelectionModel().clearAndSelect(0);
+          return null;
+        });
+    desk.keys(KeyCode.F2);
+    type("xx");
+    assertThat(desk.find("#cell-typing", TextField.class).getStyleClass()).contains("wrong");
+    type("1985");
+    said("Capacity of C01 kept");
+    desk.until(() -> desk.isShown("#cell-typing"));
+    type("1.97 Ah");
+    said("Capacity of C02 kept");
+    desk.keys(KeyCode.ESCAPE);
+    assertThat(desk.isShown("#cell-typing")).isFalse();
+    desk.until(() -> Desk.fx(() -> table.getItems().get(1).toString().contains("1.97")));
+  }
+
+  private void type(String text) {
+    TextField field = desk.find("#cell-typing", TextField.class);
+    Desk.fx(
+        () -> {
+          field.setText(text);
+          field.fireEvent(new ActionEvent());
+          return null;
+        });
+    desk.settle();
   }
 }

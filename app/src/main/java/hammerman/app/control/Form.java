@@ -26,7 +26,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -187,7 +186,7 @@ public final class Form {
     box.getItems().setAll(values);
     box.setAccessibleText(name);
     box.setId(id(name));
-    box.setConverter(new Words<>(words));
+    box.setConverter(new InWords<>(words));
     box.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(box, Priority.ALWAYS);
     boolean[] showing = {false};
@@ -334,23 +333,5 @@ public final class Form {
   /** Returns the id that a field of this name has in the scene. */
   public static String id(String name) {
     return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-  }
-
-  private static final class Words<T> extends StringConverter<T> {
-    private final Function<T, String> words;
-
-    Words(Function<T, String> words) {
-      this.words = words;
-    }
-
-    @Override
-    public String toString(@Nullable T value) {
-      return value == null ? "" : words.apply(value);
-    }
-
-    @Override
-    public T fromString(String text) {
-      throw new IllegalStateException("a choice is not typed: " + text);
-    }
   }
 }

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -16,11 +17,11 @@ import javafx.collections.ObservableList;
 import javafx.collections.transformation.FilteredList;
 import javafx.collections.transformation.SortedList;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
+import javafx.scene.control.TablePosition;
 import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
@@ -32,7 +33,6 @@ import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -65,6 +65,36 @@ public final class RecordTable<T> extends VBox {
   private Function<T, Object> key = row -> row;
 
   /**
+   * Takes what was typed into a cell.
+   *
+   * @param <T> what a row shows
+   */
+  public interface Typed<T> {
+    /** Uses the text; returns why it cannot, or an empty text. */
+    String take(T row, String text);
+
+    /** Whether anything can be typed at all. */
+    default boolean isOpen() {
+      return true;
+    }
+
+    /** For columns that are only read. */
+    static <T> Typed<T> none() {
+      return new Typed<>() {
+        @Override
+        public String take(T row, String text) {
+          return "This column is only read.";
+        }
+
+        @Override
+        public boolean isOpen() {
+          return false;
+        }
+      };
+    }
+  }
+
+  /**
    * A column.
    *
    * @param head its name, with the unit
@@ -74,6 +104,7 @@ public final class RecordTable<T> extends VBox {
    * @param figure whether it holds figures, which stand at the right
    * @param style how a row's text in it is written
    * @param wrapped whether long words go on in further lines
+   * @param typed takes what is typed into a row's cell
    */
   public record Column<T>(
       String head,
@@ -82,31 +113,38 @@ public final class RecordTable<T> extends VBox {
       Comparator<T> order,
       boolean figure,
       Function<T, String> style,
-      boolean wrapped) {
+      boolean wrapped,
+      Typed<T> typed) {
     /** A column of words. */
     public static <T> Column<T> words(String head, double width, Function<T, String> text) {
-      return new Column<>(head, width, text, Comparator.comparing(text), false, row -> "", false);
+      return new Column<>(
+          head, width, text, Comparator.comparing(text), false, row -> "", false, Typed.none());
     }
 
     /** A column of figures. */
     public static <T> Column<T> figures(
         String head, double width, Function<T, String> text, Comparator<T> order) {
-      return new Column<>(head, width, text, order, true, row -> "", false);
+      return new Column<>(head, width, text, order, true, row -> "", false, Typed.none());
     }
 
     /** Returns the column with its rows in an order other than that of their texts. */
     public Column<T> ordered(Comparator<T> by) {
-      return new Column<>(head, width, text, by, figure, style, wrapped);
+      return new Column<>(head, width, text, by, figure, style, wrapped, typed);
     }
 
     /** Returns the column with its texts written as their rows ask. */
     public Column<T> styled(Function<T, String> as) {
-      return new Column<>(head, width, text, order, figure, as, wrapped);
+      return new Column<>(head, width, text, order, figure, as, wrapped, typed);
     }
 
     /** Returns the column with long words in as many lines as they take. */
     public Column<T> inLines() {
-      return new Column<>(head, width, text, order, figure, style, true);
+      return new Column<>(head, width, text, order, figure, style, true, typed);
+    }
+
+    /** Returns the column with cells that can be typed in: a double click, or F2. */
+    public Column<T> typed(Typed<T> taker) {
+      return new Column<>(head, width, text, order, figure, style, wrapped, taker);
     }
   }
 
@@ -131,6 +169,7 @@ public final class RecordTable<T> extends VBox {
     table.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     columns.forEach(c -> table.getColumns().add(column(c)));
+    table.setEditable(columns.stream().anyMatch(c -> c.typed().isOpen()));
     if (columns.stream().anyMatch(Column::wrapped)) {
       table.getStyleClass().add("lines");
     }
@@ -219,11 +258,50 @@ public final class RecordTable<T> extends VBox {
     }
     T was = chosen.get();
     searched.clear();
-    rows.setAll(all);
+    TablePosition<T, ?> typed = table.getEditingCell();
+    String text = table.lookup("#cell-typing") instanceof TextField f ? f.getText() : "";
+    if (table.getEditingCell() != null && sameRows(all)) {
+      // Somebody types in one of them: only what changed is put anew.
+      for (int k = 0; k < all.size(); k++) {
+        if (!rows.get(k).equals(all.get(k))) {
+          rows.set(k, all.get(k));
+        }
+      }
+    } else {
+      rows.setAll(all);
+    }
     if (was != null) {
       Object same = key.apply(was);
       all.stream().filter(row -> key.apply(row).equals(same)).findFirst().ifPresent(this::choose);
     }
+    if (typed != null) {
+      Platform.runLater(() -> typeOn(typed, text));
+    }
+  }
+
+  /** A table that gets new rows leaves off editing; what was being typed must not go with it. */
+  private void typeOn(TablePosition<T, ?> at, String text) {
+    if (table.getEditingCell() == null && at.getRow() < table.getItems().size()) {
+      table.layout();
+      table.edit(at.getRow(), at.getTableColumn());
+      if (table.lookup("#cell-typing") instanceof TextField f) {
+        f.setText(text);
+        f.end();
+      }
+    }
+  }
+
+  /** Whether rows are the same ones in the same order, whatever they show. */
+  private boolean sameRows(List<T> all) {
+    if (rows.size() != all.size()) {
+      return false;
+    }
+    for (int k = 0; k < all.size(); k++) {
+      if (!key.apply(rows.get(k)).equals(key.apply(all.get(k)))) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Writes the rows anew, when what they say has changed though they are the same. */
@@ -253,7 +331,8 @@ public final class RecordTable<T> extends VBox {
     column.setMinWidth(c.width());
     column.setCellValueFactory(
         row -> new ReadOnlyStringWrapper(c.text().apply(row.getValue())).getReadOnlyProperty());
-    column.setCellFactory(made -> new Words<>(c));
+    column.setCellFactory(made -> new TableWords<>(c));
+    column.setEditable(c.typed().isOpen());
     column.getStyleClass().add(c.figure() ? "figures" : "words");
     return column;
   }
@@ -294,10 +373,23 @@ public final class RecordTable<T> extends VBox {
     } else if (PASTE.match(e)) {
       paste();
       e.consume();
-    } else if (e.getCode() == KeyCode.ENTER) {
+    } else if (e.getCode() == KeyCode.F2) {
+      type();
+      e.consume();
+    } else if (e.getCode() == KeyCode.ENTER && table.getEditingCell() == null) {
       act();
       e.consume();
     }
+  }
+
+  /** Types into the first column of the row chosen that can be typed in. */
+  private void type() {
+    int row = table.getSelectionModel().getSelectedIndex();
+    table.getColumns().stream()
+        .filter(TableColumn::isEditable)
+        .findFirst()
+        .filter(c -> row >= 0 && table.isEditable())
+        .ifPresent(c -> table.edit(row, c));
   }
 
   private void act() {
@@ -323,41 +415,6 @@ public final class RecordTable<T> extends VBox {
     if (text != null && !text.isBlank()) {
       paste.accept(
           text.lines().filter(l -> !l.isBlank()).map(l -> List.of(l.split("\t", -1))).toList());
-    }
-  }
-
-  private static final class Words<T> extends TableCell<T, String> {
-    private final Column<T> column;
-    private String style = "";
-
-    Words(Column<T> column) {
-      this.column = column;
-      getStyleClass().add(column.figure() ? "figure" : "word");
-      if (column.wrapped()) {
-        // A cell that wraps its own text does not tell its row how high it is.
-        Text lines = new Text();
-        lines.getStyleClass().add("word-lines");
-        lines.wrappingWidthProperty().bind(widthProperty().subtract(14));
-        lines.textProperty().bind(textProperty());
-        lines.fillProperty().bind(textFillProperty());
-        lines.fontProperty().bind(fontProperty());
-        setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-        setGraphic(lines);
-      }
-    }
-
-    @Override
-    protected void updateItem(@Nullable String text, boolean empty) {
-      super.updateItem(text, empty);
-      setText(empty ? null : text);
-      // The row of this cell may still hold what it showed before.
-      T row = empty ? null : getTableView().getItems().get(getIndex());
-      String now = row == null ? "" : column.style().apply(row);
-      if (!now.equals(style)) {
-        getStyleClass().remove(style);
-        getStyleClass().add(now);
-        style = now;
-      }
     }
   }
 

@@ -1,6 +1,7 @@
 package hammerman.app.station.duty;
 
 import hammerman.app.control.FileAsk;
+import hammerman.app.control.InWords;
 import hammerman.app.job.Latest;
 import hammerman.app.session.RunLog;
 import hammerman.app.session.Session;
@@ -30,7 +31,6 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -164,7 +164,7 @@ final class LogPanel extends VBox {
     unit.getItems().setAll(q.units());
     unit.setAccessibleText("Unit of " + q.label());
     unit.setPrefWidth(80);
-    unit.setConverter(new Symbols());
+    unit.setConverter(new InWords<>(Unit::symbol));
     Optional<Mapping.Source> source = mapping.source(q);
     column.setValue(source.map(Mapping.Source::column).orElse(NONE));
     unit.setValue(source.map(Mapping.Source::unit).orElse(q.units().getFirst()));
@@ -240,18 +240,6 @@ final class LogPanel extends VBox {
       }
     } catch (UnreadableTable | InvalidValue | NotKept e) {
       return new Result.Refused(String.valueOf(e.getMessage()));
-    }
-  }
-
-  private static final class Symbols extends StringConverter<Unit> {
-    @Override
-    public String toString(@Nullable Unit unit) {
-      return unit == null ? "" : unit.symbol();
-    }
-
-    @Override
-    public Unit fromString(String text) {
-      throw new IllegalStateException("a unit is not typed: " + text);
     }
   }
 }

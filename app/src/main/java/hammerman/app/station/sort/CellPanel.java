@@ -286,10 +286,11 @@ final class CellPanel extends VBox {
       figure.getStyleClass().add(f.counts() ? "answer" : "fact-name");
       Label words =
           new Label(
-              "%s, %s%s"
+              "%s, %s%s%s"
                   .formatted(
                       TIME.format(f.at().atZone(ZoneId.systemDefault())),
                       origin,
+                      under(f.value().conditions()),
                       f.strike().map(x -> "; struck out: " + x.reason()).orElse("")));
       words.getStyleClass().add("fact-name");
       words.setWrapText(true);
@@ -307,11 +308,31 @@ final class CellPanel extends VBox {
     return lines;
   }
 
+  /** Under what a reading was taken, as far as it was said. */
+  private static String under(Conditions c) {
+    List<String> all = new ArrayList<>();
+    add(all, "at ", c.current(), Unit.AMPERE);
+    add(all, "to ", c.cutOff(), Unit.VOLT);
+    add(all, "in ", c.temperature(), Unit.CELSIUS);
+    add(all, "after a rest of ", c.rest(), Unit.MINUTE);
+    return all.isEmpty() ? "" : ", " + String.join(", ", all);
+  }
+
+  private static void add(List<String> all, String how, @Nullable Double value, Unit unit) {
+    if (value != null) {
+      all.add(how + Figures.of(value, unit));
+    }
+  }
+
   private void measure(Measured what, @Nullable Double value) {
     Entry e = entry;
-    if (e == null || value == null) {
-      return;
+    if (e != null && value != null) {
+      measure(e, what, value);
     }
+  }
+
+  /** Keeps a reading of a cell, typed now. */
+  void measure(Entry e, Measured what, double value) {
     Measurement m =
         new Measurement(
             new Subject.Cell(e.cell().id()), what, value, Conditions.UNKNOWN, "", Origin.TYPED);

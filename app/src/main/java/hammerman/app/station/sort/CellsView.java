@@ -6,11 +6,15 @@ import hammerman.app.control.RecordTable;
 import hammerman.app.control.RecordTable.Column;
 import hammerman.app.station.Bench;
 import hammerman.project.Shipped;
+import hammerman.record.Measured;
 import hammerman.sort.CellState;
 import hammerman.sort.MeasuredCell;
 import hammerman.sort.Sorting.Entry;
 import hammerman.sort.StockTable;
 import hammerman.unit.Figures;
+import hammerman.unit.InvalidValue;
+import hammerman.unit.QuantityText;
+import hammerman.unit.QuantityText.Reading;
 import hammerman.unit.Unit;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -42,9 +46,12 @@ final class CellsView extends StackPane {
               Column.<Entry>words("Label", 78, e -> e.cell().label())
                   .ordered(Comparator.comparing(e -> sortable(e.cell().label()))),
               Column.words("State", 84, Entry::words).styled(CellsView::style),
-              figures("mAh", 62, Unit.MILLIAMPERE_HOUR, 0, MeasuredCell::capacity),
-              figures("mΩ", 58, Unit.MILLIOHM, 1, MeasuredCell::resistance),
-              figures("Rest V", 62, Unit.VOLT, 3, MeasuredCell::voltage),
+              figures("mAh", 62, Unit.MILLIAMPERE_HOUR, 0, MeasuredCell::capacity)
+                  .typed((e, text) -> type(e, Measured.CAPACITY, Unit.MILLIAMPERE_HOUR, text)),
+              figures("mΩ", 58, Unit.MILLIOHM, 1, MeasuredCell::resistance)
+                  .typed((e, text) -> type(e, resistance(), Unit.MILLIOHM, text)),
+              figures("Rest V", 62, Unit.VOLT, 3, MeasuredCell::voltage)
+                  .typed((e, text) -> type(e, Measured.REST_VOLTAGE, Unit.VOLT, text)),
               figures("mV/day", 64, Unit.MILLIVOLT_PER_DAY, 1, MeasuredCell::selfDischarge),
               Column.words("Why", 120, Entry::cause)));
   private final CellPanel panel;
@@ -148,6 +155,23 @@ final class CellsView extends StackPane {
                 .filter(s -> shown.sorting().count(s) > 0)
                 .map(s -> shown.sorting().count(s) + " " + s.words())
                 .collect(Collectors.joining(", ")));
+  }
+
+  private Measured resistance() {
+    return state.shown().plan().direct() ? Measured.DC_RESISTANCE : Measured.AC_RESISTANCE;
+  }
+
+  /** Keeps a reading typed into the table. */
+  private String type(Entry e, Measured what, Unit unit, String text) {
+    if (!(QuantityText.read(text, unit) instanceof Reading.Understood u)) {
+      return "“%s” is not a figure in %s.".formatted(text, unit.symbol());
+    }
+    try {
+      panel.measure(e, what, u.core());
+      return "";
+    } catch (InvalidValue refused) {
+      return String.valueOf(refused.getMessage());
+    }
   }
 
   private void choose(String label) {

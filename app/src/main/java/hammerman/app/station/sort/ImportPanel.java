@@ -1,5 +1,6 @@
 package hammerman.app.station.sort;
 
+import hammerman.app.control.InWords;
 import hammerman.app.control.PlainButton;
 import hammerman.app.station.Bench;
 import hammerman.sort.CellSheet;
@@ -22,7 +23,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -166,7 +166,7 @@ final class ImportPanel extends VBox {
     unit.getItems().setAll(units(c));
     unit.setAccessibleText("Unit of " + c.words());
     unit.setPrefWidth(74);
-    unit.setConverter(new Symbols());
+    unit.setConverter(new InWords<>(Unit::symbol));
     unit.setValue(guess == null ? units(c).getFirst() : guess.unit());
     column.getSelectionModel().selectedIndexProperty().addListener((o, was, is) -> preview());
     unit.valueProperty().addListener((o, was, is) -> preview());
@@ -262,17 +262,5 @@ final class ImportPanel extends VBox {
               }
             },
             trouble -> complaint.setText(trouble.why()));
-  }
-
-  private static final class Symbols extends StringConverter<Unit> {
-    @Override
-    public String toString(@Nullable Unit unit) {
-      return unit == null ? "" : unit.symbol();
-    }
-
-    @Override
-    public Unit fromString(String text) {
-      throw new IllegalStateException("a unit is not typed: " + text);
-    }
   }
 }

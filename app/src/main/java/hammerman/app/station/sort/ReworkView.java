@@ -1,5 +1,6 @@
 package hammerman.app.station.sort;
 
+import hammerman.app.control.InWords;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
 import hammerman.app.control.RecordTable.Column;
@@ -29,7 +30,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
 /** A pack that got weak: figures of its groups in, the sick one and what can be done out. */
@@ -67,7 +67,7 @@ final class ReworkView extends StackPane {
     what.setValue(Measured.CAPACITY);
     what.setId("rework-what");
     what.setAccessibleText("What was measured of each group");
-    what.setConverter(new Names());
+    what.setConverter(new InWords<>(ReworkView::name));
     what.setPrefWidth(190);
     figures.setId("rework-figures");
     figures.setPromptText("26.1 25.9 24.2 …");
@@ -109,16 +109,8 @@ final class ReworkView extends StackPane {
     getChildren().add(all);
   }
 
-  private static final class Names extends StringConverter<Measured> {
-    @Override
-    public String toString(@Nullable Measured m) {
-      return m == Measured.CAPACITY ? "Capacity of each group, Ah" : "Rest voltage of each, V";
-    }
-
-    @Override
-    public Measured fromString(String text) {
-      throw new IllegalStateException("a choice is not typed: " + text);
-    }
+  private static String name(Measured m) {
+    return m == Measured.CAPACITY ? "Capacity of each group, Ah" : "Rest voltage of each, V";
   }
 
   private String typed(String text) {

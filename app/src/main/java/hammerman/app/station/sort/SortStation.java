@@ -9,7 +9,9 @@ import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.sort.CellState;
 import hammerman.sort.Sorting;
+import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
@@ -77,14 +79,23 @@ public final class SortStation implements StationView {
                   s.count(CellState.SPARE),
                   s.count(CellState.REJECTED)));
     } else {
+      int resting = s.count(CellState.RESTING);
+      int testing = s.count(CellState.ON_TEST) + s.count(CellState.NEW);
+      List<String> parts = new ArrayList<>();
+      parts.add("%d of %d cells are good".formatted(good, s.entries().size()));
+      parts.add("%d are put aside".formatted(s.count(CellState.REJECTED)));
+      if (resting > 0) {
+        parts.add(resting + " rest");
+      }
+      if (testing > 0) {
+        parts.add(testing + " are still to be measured");
+      }
       page.answer(
-          "%d of %d cells are good, %d are put aside; the pack takes %d%s."
-              .formatted(
-                  good,
-                  s.entries().size(),
-                  s.count(CellState.REJECTED),
-                  needed,
-                  good >= needed ? "" : ", %d more than there are".formatted(needed - good)));
+          String.join(", ", parts)
+              + "; the pack takes %d%s."
+                  .formatted(
+                      needed,
+                      good >= needed ? "" : ", so %d are lacking".formatted(needed - good)));
     }
   }
 

@@ -297,7 +297,12 @@ final class TesterDesk implements DeviceLink.Listener {
     }
     Subject cell = new Subject.Cell(e.cell().id());
     SortPlan plan = state.shown().plan();
-    Conditions test = new Conditions(plan.bays().discharge(), null, null, plan.bays().rest());
+    Conditions test =
+        new Conditions(
+            plan.bays().discharge(),
+            state.session().project().design().pack().cell().cutOffVoltage(),
+            null,
+            plan.bays().rest());
     List<Measurement> found =
         List.of(
             measurement(cell, Measured.REST_VOLTAGE, d.voltage(), Conditions.UNKNOWN),
