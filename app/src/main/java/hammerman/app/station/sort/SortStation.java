@@ -85,10 +85,10 @@ public final class SortStation implements StationView {
       parts.add("%d of %d cells are good".formatted(good, s.entries().size()));
       parts.add("%d are put aside".formatted(s.count(CellState.REJECTED)));
       if (resting > 0) {
-        parts.add(resting + " rest");
+        parts.add(resting + (resting == 1 ? " rests" : " rest"));
       }
       if (testing > 0) {
-        parts.add(testing + " are still to be measured");
+        parts.add(testing + (testing == 1 ? " is" : " are") + " still to be measured");
       }
       page.answer(
           String.join(", ", parts)
