@@ -84,6 +84,9 @@ public final class BuildBook {
   /** Returns what is known of each part by its key: what was kept of it last. */
   public Map<String, PartRecord> parts() throws NotKept {
     Map<String, PartRecord> all = new LinkedHashMap<>();
+    if (!store.has(3)) {
+      return all;
+    }
     store
         .rows(
             r ->

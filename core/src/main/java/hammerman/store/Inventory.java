@@ -233,6 +233,9 @@ public final class Inventory {
 
   /** Returns all that was put aside, oldest first, struck out or not. */
   public List<Fact<Aside>> asides() throws NotKept {
+    if (!store.has(2)) {
+      return List.of();
+    }
     return store.rows(
         r ->
             new Fact<>(
@@ -294,6 +297,9 @@ public final class Inventory {
 
   /** Returns all tests in bays, oldest first. */
   public List<Fact<BayTest>> tests() throws NotKept {
+    if (!store.has(2)) {
+      return List.of();
+    }
     return store.rows(
         Inventory::test, "SELECT id, at, cell, bay, due, ended, outcome FROM test ORDER BY id");
   }

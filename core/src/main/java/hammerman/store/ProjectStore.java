@@ -220,6 +220,11 @@ public final class ProjectStore implements AutoCloseable {
     }
   }
 
+  /** Whether the file has the tables of a version; one that is only looked at may be older. */
+  boolean has(int version) throws NotKept {
+    return number("PRAGMA user_version") >= version;
+  }
+
   Database database() {
     return database;
   }

@@ -2,6 +2,7 @@ package hammerman.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.entry;
 
 import hammerman.finding.Station;
 import hammerman.project.Project;
@@ -9,6 +10,7 @@ import hammerman.project.ProjectDocument;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
 import hammerman.record.InventoryCell;
+import hammerman.record.PartRecord;
 import java.io.RandomAccessFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -368,5 +370,26 @@ class ProjectStoreTest {
     assertThatThrownBy(() -> ProjectFile.read(folder)).hasMessageContaining("folder");
     Files.write(file(), "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII));
     assertThatThrownBy(() -> ProjectFile.read(file())).hasMessageContaining("damaged");
+  }
+
+  @Test
+  void anOlderFileThatIsOnlyLookedAtHasNothingOfWhatCameLater() throws Exception {
+    ProjectStore.create(file(), state(1, "First"), NOON).close();
+    sql("DROP TABLE part");
+    sql("DROP TABLE test");
+    sql("DROP TABLE aside");
+    sql("PRAGMA user_version = 1");
+    try (ProjectStore look = ProjectStore.look(file())) {
+      assertThat(look.buildBook().parts()).isEmpty();
+      assertThat(look.inventory().asides()).isEmpty();
+      assertThat(look.inventory().tests()).isEmpty();
+    }
+    assertThat(ProjectFile.built(file()).parts()).isEmpty();
+    try (ProjectStore open = ProjectStore.open(file(), NOON)) {
+      open.buildBook().keep(new PartRecord("bms", PartRecord.Have.ORDERED, 20.0, "shop"), NOON);
+      open.buildBook().keep(new PartRecord("bms", PartRecord.Have.HERE, 21.0, "shop"), NOON);
+      assertThat(open.buildBook().parts())
+          .containsExactly(entry("bms", new PartRecord("bms", PartRecord.Have.HERE, 21.0, "shop")));
+    }
   }
 }

@@ -259,7 +259,8 @@ public final class RecordTable<T> extends VBox {
     T was = chosen.get();
     searched.clear();
     TablePosition<T, ?> typed = table.getEditingCell();
-    String text = table.lookup("#cell-typing") instanceof TextField f ? f.getText() : "";
+    String text =
+        typed != null && table.lookup("#cell-typing") instanceof TextField f ? f.getText() : "";
     if (table.getEditingCell() != null && sameRows(all)) {
       // Somebody types in one of them: only what changed is put anew.
       for (int k = 0; k < all.size(); k++) {

@@ -1,0 +1,98 @@
+package hammerman.app.station.build;
+
+import hammerman.app.control.Views;
+import hammerman.app.station.Bench;
+import hammerman.app.station.Page;
+import hammerman.app.station.Slice;
+import hammerman.app.station.StationView;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import java.util.EnumSet;
+import java.util.Set;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The page of station Build. */
+public final class BuildStation implements StationView {
+  private final BuildState state;
+  private final Page page;
+
+  public BuildStation(Bench bench) {
+    state = new BuildState(bench.session());
+    PackDesk desk = new PackDesk(state);
+    Views views = new Views();
+    views
+        .add("Steps", "steps", new StepsView(bench, state), () -> {})
+        .add("Level", "level", new LevelView(state), () -> {})
+        .add("Probe card", "probe", new ProbeView(state, desk), () -> {})
+        .add("Parts", "parts", new PartsView(bench, state), () -> {})
+        .add("Settings", "settings", new SettingsView(state), () -> {})
+        .add("First charge", "charge", new ChargeView(state, desk), () -> {})
+        .add("Record", "record", new RecordView(state), () -> {});
+    Label said = new Label();
+    said.setId("build-said");
+    said.getStyleClass().add("complaint");
+    said.setWrapText(true);
+    said.setMinHeight(Label.USE_PREF_SIZE);
+    said.textProperty().bind(state.saidProperty());
+    said.managedProperty().bind(said.textProperty().isNotEmpty());
+    VBox body = new VBox(6, said, views);
+    VBox.setVgrow(views, Priority.ALWAYS);
+    page = new Page(Station.BUILD, body, views);
+    state.shownProperty().addListener((o, was, is) -> answer());
+    answer();
+  }
+
+  @Override
+  public Page page() {
+    return page;
+  }
+
+  @Override
+  public void show(Forecast forecast) {
+    state.follow(forecast);
+  }
+
+  private void answer() {
+    BuildState.Shown s = state.shown();
+    page.answer(
+        s == null
+            ? "The procedure is being worked out."
+            : "%d of %d steps are done. %s"
+                .formatted(
+                    s.progress().done(),
+                    s.progress().marks().size(),
+                    s.progress().words(state.now())));
+  }
+
+  @Override
+  public Set<Slice> reads() {
+    return EnumSet.of(Slice.FORECAST, Slice.RECORDS);
+  }
+
+  @Override
+  public String help() {
+    return """
+    Steps lists what to do in an order in which nothing live is touched before its protection is in \
+    place. Each step says what it should read, worked out from this design and from what you read \
+    before. A reading outside its bounds stops the work and says what is likely, and what to measure \
+    next. Steps that protect you or the BMS take their reading; going on without needs a reason, which \
+    stays on the record.
+
+    Level takes rest voltages before anything is joined, and says what to bring up or down, with what, \
+    and how long that takes.
+
+    Probe card is the balance plug: type what each contact reads against battery minus, in any order, \
+    and it says which leads are wrong and where they go.
+
+    Parts is what to buy, with spares; tick what is there. Settings are the figures for controller, \
+    charger, meter and BMS.
+
+    First charge watches every group against the forecast and says stop in time. It cannot pull the \
+    plug unless a switched one is connected: stay with it.
+
+    Where local rules ask for a licensed person, they come first.\
+    """;
+  }
+}

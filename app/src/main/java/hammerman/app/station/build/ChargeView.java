@@ -1,0 +1,217 @@
+package hammerman.app.station.build;
+
+import hammerman.app.control.InWords;
+import hammerman.app.control.PlainButton;
+import hammerman.build.Step;
+import hammerman.cell.CellCircuit;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import hammerman.watch.ChargeFrame;
+import hammerman.watch.ChargeWatch;
+import hammerman.watch.PackLine;
+import hammerman.watch.SimulatedPack.Fault;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.animation.PauseTransition;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
+
+/** The first charge under watch: every group over time against the forecast, and when to stop. */
+final class ChargeView extends StackPane {
+  private final BuildState state;
+  private final PackDesk desk;
+  private final Label call = new Label();
+  private final Label facts = new Label();
+  private final ChargePicture picture = new ChargePicture();
+  private final ChoiceBox<Fault> fault = new ChoiceBox<>();
+  private final List<ChargeFrame> frames = new ArrayList<>();
+
+  /** Real seconds without a line after which nobody watches. */
+  private final PauseTransition silence =
+      new PauseTransition(Duration.seconds(ChargeWatch.SILENCE));
+
+  private @Nullable ChargeWatch watch;
+
+  ChargeView(BuildState state, PackDesk desk) {
+    this.state = state;
+    this.desk = desk;
+    desk.watch(this::frame, this::gone);
+    call.setId("charge-call");
+    call.getStyleClass().add("verdict-line");
+    facts.setId("charge-facts");
+    facts.getStyleClass().add("answer");
+    Label standing = new Label();
+    standing.setId("charge-standing");
+    standing.getStyleClass().add("fact-name");
+    standing.textProperty().bind(desk.standingProperty());
+    Label caution =
+        new Label(
+            "Outdoors, on stone, never below 0 °C, and you stay with it. If a cell swells, hisses"
+                + " or smells, pull the mains plug and keep away from the smoke. This watch sees"
+                + " only what it is told.");
+    caution.getStyleClass().add("caution");
+    for (Label l : List.of(call, facts, caution)) {
+      l.setWrapText(true);
+      l.setMinHeight(USE_PREF_SIZE);
+      l.setMaxWidth(Double.MAX_VALUE);
+      l.managedProperty().bind(l.textProperty().isNotEmpty());
+    }
+    fault.setId("charge-fault");
+    fault.setAccessibleText("Fault of the simulated pack");
+    fault
+        .getItems()
+        .setAll(
+            Fault.NONE,
+            Fault.RUNAWAY,
+            Fault.LOW,
+            Fault.SENSOR,
+            Fault.CHARGER,
+            Fault.SHORT,
+            Fault.SILENT);
+    fault.setValue(Fault.NONE);
+    fault.setConverter(new InWords<>(ChargeView::name));
+    Button stop = new Button("Switch the charger off");
+    stop.setId("charge-stop");
+    stop.getStyleClass().add("act");
+    stop.setOnAction(e -> end());
+    FlowPane tools =
+        new FlowPane(
+            8,
+            4,
+            new PlainButton(
+                "Watch a connected pack",
+                "charge-connect",
+                () -> desk.connect(PackDesk.PORT, this::begin)),
+            new PlainButton("Watch the simulated one", "charge-simulate", this::simulate),
+            fault,
+            stop);
+    picture.setMinHeight(200);
+    picture.setPrefHeight(360);
+    VBox.setVgrow(picture, Priority.ALWAYS);
+    getChildren().add(new VBox(8, tools, standing, call, facts, picture, caution));
+    silence.setOnFinished(e -> hear(watch == null ? null : watch.silent(ChargeWatch.SILENCE + 1)));
+    state.shownProperty().addListener((o, was, is) -> expect());
+    expect();
+  }
+
+  private static String name(Fault f) {
+    return switch (f) {
+      case NONE -> "nothing wrong";
+      case RUNAWAY -> "a small group runs away";
+      case LOW -> "a group is nearly empty";
+      case SENSOR -> "a reading is stuck";
+      case CHARGER -> "the charger does not stop";
+      case SHORT -> "a cell is shorted inside";
+      case SILENT -> "the BMS falls silent";
+      case SWAPPED -> "two leads are swapped";
+      case OPEN -> "a lead is open";
+    };
+  }
+
+  /** What the charge should be, before it has begun. */
+  private void expect() {
+    BuildState.Shown s = state.shown();
+    if (s == null || watch != null) {
+      return;
+    }
+    ChargeWatch w = ChargeWatch.of(s.forecast().chain(), start(s));
+    picture.forecast(w, s.forecast().design());
+    facts.setText(
+        Figures.unbroken(
+            "From %s full the forecast has %s and %s; no group may pass %s."
+                .formatted(
+                    Figures.of(start(s), Unit.PERCENT, 0),
+                    Figures.duration(w.forecast().time()),
+                    Figures.of(w.forecast().charge(), Unit.AMPERE_HOUR),
+                    Figures.of(w.limit(), Unit.VOLT, 3))));
+  }
+
+  /** The state of charge that the cells' rest voltage tells, or a usual one before it was read. */
+  private static double start(BuildState.Shown s) {
+    return s.progress()
+        .procedure()
+        .step("group.1.join")
+        .flatMap(Step::expects)
+        .map(
+            e ->
+                Math.clamp(
+                    new CellCircuit(s.forecast().design().pack().cell()).socAt(e.value()),
+                    0.02,
+                    0.98))
+        .orElse(0.3);
+  }
+
+  private void simulate() {
+    desk.simulate(fault.getValue(), this::begin);
+  }
+
+  private void begin() {
+    BuildState.Shown s = state.shown();
+    if (s == null) {
+      return;
+    }
+    frames.clear();
+    ChargeWatch w = ChargeWatch.of(s.forecast().chain(), start(s));
+    watch = w;
+    picture.forecast(w, s.forecast().design());
+    hear(w.silent(0));
+    silence.playFromStart();
+    desk.plug(true);
+  }
+
+  private void frame(PackLine.Frame f) {
+    ChargeWatch w = watch;
+    if (w == null) {
+      return;
+    }
+    silence.playFromStart();
+    frames.add(f.frame());
+    picture.show(frames);
+    facts.setText(
+        Figures.unbroken(
+            "%s in, %s; highest group %s, lowest %s, %s."
+                .formatted(
+                    Figures.duration(f.frame().time()),
+                    Figures.of(w.charge(), Unit.AMPERE_HOUR),
+                    Figures.of(f.frame().highest(), Unit.VOLT, 3),
+                    Figures.of(f.frame().lowest(), Unit.VOLT, 3),
+                    Figures.of(f.frame().warmest(), Unit.CELSIUS, 1))));
+    hear(w.take(f.frame()));
+  }
+
+  private void hear(ChargeWatch.@Nullable Call c) {
+    if (c == null) {
+      return;
+    }
+    String margin = c.margin().isEmpty() ? "" : " Left to the limit: " + c.margin() + ".";
+    call.setText(Figures.unbroken((c.stop() ? "STOP. " : "") + c.say() + margin));
+    call.getStyleClass().removeAll("good", "bad");
+    call.getStyleClass().add(c.stop() ? "bad" : "good");
+    if (c.stop() || c.ended()) {
+      silence.stop();
+      desk.plug(false);
+    }
+  }
+
+  private void gone() {
+    ChargeWatch w = watch;
+    if (w != null) {
+      hear(w.silent(ChargeWatch.SILENCE + 1));
+    }
+  }
+
+  private void end() {
+    desk.plug(false);
+    silence.stop();
+    watch = null;
+    call.setText("The charger is switched off. Let the pack rest for an hour and read the groups.");
+    call.getStyleClass().removeAll("good", "bad");
+  }
+}

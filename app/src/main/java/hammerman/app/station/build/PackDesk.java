@@ -1,0 +1,169 @@
+package hammerman.app.station.build;
+
+import hammerman.app.job.DeviceLink;
+import hammerman.device.StandInServer;
+import hammerman.watch.PackLine;
+import hammerman.watch.SimulatedPack;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import org.jspecify.annotations.Nullable;
+
+/** Talks to what is on the bench: the meter, the BMS and the charger's plug. */
+final class PackDesk implements DeviceLink.Listener {
+  /** Where a pack listens unless it is told otherwise. */
+  static final int PORT = 7718;
+
+  /** Seconds of a charge in each second of the stand-in. */
+  private static final double SPEED = 120;
+
+  private static final double START = 0.3;
+
+  private final BuildState state;
+  private final ReadOnlyStringWrapper standing =
+      new ReadOnlyStringWrapper(this, "standing", "Nothing is connected.");
+  private @Nullable DeviceLink link;
+  private @Nullable StandInServer standIn;
+  private boolean wanted;
+  private BiConsumer<Integer, Double> volts = (contact, v) -> {};
+  private Consumer<PackLine.Frame> frames = f -> {};
+  private Runnable lost = () -> {};
+
+  PackDesk(BuildState state) {
+    this.state = state;
+  }
+
+  /** How it stands, in words. */
+  ReadOnlyStringProperty standingProperty() {
+    return standing.getReadOnlyProperty();
+  }
+
+  /** Takes the frames of a charge, and is told when the connection is gone. */
+  void watch(Consumer<PackLine.Frame> take, Runnable gone) {
+    frames = take;
+    lost = gone;
+  }
+
+  void connect(int port, Runnable then) {
+    disconnect();
+    wanted = true;
+    standing.set("Connecting …");
+    DeviceLink.open(
+        "pack",
+        port,
+        this,
+        opened -> {
+          link = opened;
+          then.run();
+        });
+  }
+
+  void disconnect() {
+    wanted = false;
+    if (link != null) {
+      link.close();
+      link = null;
+    }
+    closeStandIn();
+    standing.set("Nothing is connected.");
+  }
+
+  private void closeStandIn() {
+    StandInServer server = standIn;
+    standIn = null;
+    if (server != null) {
+      try {
+        server.close();
+      } catch (IOException e) {
+        standing.set("The stand-in could not be closed: " + e.getMessage());
+      }
+    }
+  }
+
+  /** Connects to a stand-in of this program's own, with a fault if one is wanted. */
+  void simulate(SimulatedPack.Fault fault, Runnable then) {
+    BuildState.Shown s = state.shown();
+    if (s == null) {
+      return;
+    }
+    disconnect();
+    try {
+      var design = s.forecast().design();
+      int at = Math.min(design.pack().series() - 1, design.pack().series() / 3);
+      StandInServer server =
+          new StandInServer(new SimulatedPack(design, START, fault, at, 1), 0, SPEED);
+      Thread serving = new Thread(() -> serve(server), "stand-in pack");
+      serving.setDaemon(true);
+      serving.start();
+      connect(server.port(), then);
+      standIn = server;
+    } catch (IOException e) {
+      standing.set("The stand-in could not be started: " + e.getMessage());
+    }
+  }
+
+  private static void serve(StandInServer server) {
+    try {
+      server.serve();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Has every contact of the balance plug read. */
+  void readContacts(BiConsumer<Integer, Double> take) {
+    volts = take;
+    BuildState.Shown s = state.shown();
+    if (s == null) {
+      return;
+    }
+    int leads = s.forecast().design().pack().series() + 1;
+    Runnable ask =
+        () -> {
+          for (int k = 0; k < leads; k++) {
+            say(new PackLine.Ask(k));
+          }
+        };
+    if (link == null) {
+      simulate(SimulatedPack.Fault.NONE, ask);
+    } else {
+      ask.run();
+    }
+  }
+
+  /** Switches the charger's plug. */
+  void plug(boolean on) {
+    say(new PackLine.Plug(on));
+  }
+
+  private void say(PackLine line) {
+    if (link != null) {
+      link.say(PackLine.write(line));
+    }
+  }
+
+  @Override
+  public void said(String text) {
+    switch (PackLine.read(text)) {
+      case PackLine.Hello h ->
+          standing.set("Connected: %s, %d groups.".formatted(h.name(), h.groups()));
+      case PackLine.Volts v -> volts.accept(v.contact(), v.volts());
+      case PackLine.Frame f -> frames.accept(f);
+      case PackLine.Nonsense n -> state.say("A line was not understood (" + n.why() + ").");
+      case PackLine.Ask a -> {}
+      case PackLine.Plug p -> {}
+    }
+  }
+
+  @Override
+  public void lost(String why) {
+    if (wanted) {
+      link = null;
+      standing.set(why);
+      lost.run();
+    }
+  }
+}
