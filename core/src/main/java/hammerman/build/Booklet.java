@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 /** The procedure and the parts on paper: A4, with a box to tick and a line for each reading. */
 public final class Booklet {
   private static final double WIDE = 190;
-  private static final double TALL = 270;
+  private static final double TALL = 250;
   private static final double SIZE = 3.4;
   private static final double LINE = 5;
   private static final int LETTERS = 96;

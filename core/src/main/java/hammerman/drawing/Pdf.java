@@ -196,7 +196,14 @@ public final class Pdf {
     /** The built-in font has Latin letters only. */
     private static String plain(String words) {
       StringBuilder text = new StringBuilder();
-      for (int c : words.replace('−', '–').replace('⌀', 'Ø').codePoints().toArray()) {
+      for (int c :
+          words
+              .replace('−', '–')
+              .replace('⌀', 'Ø')
+              .replace("Ω", "ohm")
+              .replace("τ", "tau")
+              .codePoints()
+              .toArray()) {
         String one = Character.toString(c);
         boolean known = c >= ' ' && (c < 127 || "–Ø·×²³°µ“”’äöüÄÖÜßéèàçñ".contains(one));
         text.append(known ? one : "?");

@@ -42,6 +42,9 @@ public record ProbeCard(
   /** A reading below this is that of a lead that touches nothing, V. */
   private static final double NOTHING = 0.3;
 
+  /** Up to so many groups the middle one may itself be odd. */
+  private static final int FEW = 3;
+
   /** More faults than these are not explained. */
   private static final int MOST = 2;
 
@@ -103,6 +106,12 @@ public record ProbeCard(
       // Half of the groups stand against the other half: which is odd the readings do not tell.
       best = fewer(best, new Explanations(volts, other, low, high).fewest());
     }
+    if (series <= FEW) {
+      // So few groups have no middle to speak of: any level that two readings tell may be it.
+      for (double level : levels(volts, low, high)) {
+        best = fewer(best, new Explanations(volts, level, low, high).fewest());
+      }
+    }
     List<Double> expected = new ArrayList<>();
     for (int k = 0; k <= series; k++) {
       expected.add(k * each);
@@ -111,6 +120,20 @@ public record ProbeCard(
       return unknown(series, volts);
     }
     return new ProbeCard(expected, best.getFirst().isEmpty() ? List.of() : best, best.size() > 1);
+  }
+
+  /** Every voltage that a group may have by two of the readings, V. */
+  private static List<Double> levels(double[] volts, double low, double high) {
+    List<Double> all = new ArrayList<>();
+    for (int from = 0; from < volts.length; from++) {
+      for (int to = from + 1; to < volts.length; to++) {
+        double level = (volts[to] - volts[from]) / (to - from);
+        if (level >= low && level <= high) {
+          all.add(level);
+        }
+      }
+    }
+    return all;
   }
 
   private static List<List<ProbeFault>> fewer(List<List<ProbeFault>> a, List<List<ProbeFault>> b) {

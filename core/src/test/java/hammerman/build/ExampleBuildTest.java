@@ -71,7 +71,9 @@ class ExampleBuildTest {
     try (PDDocument pdf = Loader.loadPDF(Booklet.pdf(example.label(), p, Setting.of(f)))) {
       assertThat(pdf.getNumberOfPages()).isBetween(p.marks().size() / 14, p.marks().size() / 4);
       String words = new PDFTextStripper().getText(pdf);
-      assertThat(words).contains("Build of " + example.label(), "Settings", "Expect", "rings");
+      assertThat(words)
+          .contains("Build of " + example.label(), "Settings", "Expect", "rings", "mohm")
+          .doesNotContain("?");
     }
   }
 }

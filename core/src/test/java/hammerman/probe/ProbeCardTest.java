@@ -135,7 +135,7 @@ class ProbeCardTest {
   }
 
   @ParameterizedTest
-  @ValueSource(ints = {4, 5, 7, 13})
+  @ValueSource(ints = {3, 4, 5, 7, 13})
   void everyPairOfFaultsIsFoundOrIsOneOfAFew(int series) {
     Design d = design(series);
     Random noise = new Random(series);
