@@ -87,7 +87,7 @@ class ChargeWatchTest {
       value = Fault.class,
       names = {"RUNAWAY", "SENSOR", "CHARGER", "SHORT", "SILENT", "LOW"})
   void aFaultIsStoppedInTime(Fault fault) {
-    for (long seed = 1; seed <= 5; seed++) {
+    for (long seed = 1; seed <= 3; seed++) {
       Design d = Samples.barrow();
       int at = new Random(seed).nextInt(d.pack().series());
       Ended e = charge(d, 0.3, fault, at, seed);
