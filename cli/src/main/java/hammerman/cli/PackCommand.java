@@ -1,13 +1,10 @@
 package hammerman.cli;
 
-import hammerman.device.StandInServer;
 import hammerman.project.UnreadableProject;
 import hammerman.store.ProjectFile;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import hammerman.watch.SimulatedPack;
-import java.io.IOException;
-import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -77,27 +74,12 @@ final class PackCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws UnreadableProject {
-    Valid.count("--port", port, 0, 65_535);
-    Valid.range("--speed", speed, 0.1, 100_000, Unit.ONE);
+    Listening.check(port, speed);
     Valid.range("--soc", soc / 100, 0.01, 0.99, Unit.PERCENT);
     var design = ProjectFile.read(file).design();
     Valid.count("--at", at, 1, design.pack().series());
     var pack = new SimulatedPack(design, soc / 100, SimulatedPack.Fault.named(fault), at - 1, seed);
-    try (StandInServer server = new StandInServer(pack, port, speed)) {
-      PrintWriter out = spec.commandLine().getOut();
-      out.println(
-          "A pack of %d groups listens at port %d."
-              .formatted(design.pack().series(), server.port()));
-      out.flush();
-      server.serve();
-      return Main.FINE;
-    } catch (IOException e) {
-      spec.commandLine()
-          .getErr()
-          .println(
-              "hammerman: port %d cannot be had (%s); name another with --port."
-                  .formatted(port, e.getMessage()));
-      return Main.UNUSABLE;
-    }
+    return Listening.until(
+        spec, pack, "A pack of %d groups".formatted(design.pack().series()), port, speed);
   }
 }

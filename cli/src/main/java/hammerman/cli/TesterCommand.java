@@ -1,15 +1,11 @@
 package hammerman.cli;
 
 import hammerman.cell.CellType;
-import hammerman.device.StandInServer;
 import hammerman.project.Shipped;
 import hammerman.record.BayTest;
 import hammerman.tester.SimulatedTester;
 import hammerman.unit.InvalidValue;
-import hammerman.unit.Unit;
 import hammerman.unit.Valid;
-import java.io.IOException;
-import java.io.PrintWriter;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -65,9 +61,8 @@ final class TesterCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Valid.count("--port", port, 0, 65_535);
     Valid.count("--bays", bays, 1, BayTest.MOST_BAYS);
-    Valid.range("--speed", speed, 0.1, 100_000, Unit.ONE);
+    Listening.check(port, speed);
     CellType type =
         Shipped.cells().cells().stream()
             .filter(c -> c.id().equals(cell))
@@ -79,20 +74,11 @@ final class TesterCommand implements Callable<Integer> {
                         cell,
                         "must be in the starter library",
                         "Use e18650, p18650 or f32700."));
-    try (StandInServer server =
-        new StandInServer(new SimulatedTester(type, bays, seed), port, speed)) {
-      PrintWriter out = spec.commandLine().getOut();
-      out.println("A tester with %d bays listens at port %d.".formatted(bays, server.port()));
-      out.flush();
-      server.serve();
-      return Main.FINE;
-    } catch (IOException e) {
-      spec.commandLine()
-          .getErr()
-          .println(
-              "hammerman: port %d cannot be had (%s); name another with --port."
-                  .formatted(port, e.getMessage()));
-      return Main.UNUSABLE;
-    }
+    return Listening.until(
+        spec,
+        new SimulatedTester(type, bays, seed),
+        "A tester with %d bays".formatted(bays),
+        port,
+        speed);
   }
 }

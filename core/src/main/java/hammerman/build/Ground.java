@@ -182,12 +182,13 @@ final class Ground {
         reclaimed()
             ? "used cells may have any charge, but never less than their cut-off of %s"
                 .formatted(Figures.of(cell().cutOffVoltage(), Unit.VOLT))
-            : "new cells come %s to %s full, mostly %s; so %s rests"
+            : "new cells come %s to %s full, mostly %s; %s then rests at %s"
                 .formatted(
                     Figures.of(LEAST_ARRIVES, Unit.PERCENT, 0),
                     Figures.of(MOST_ARRIVES, Unit.PERCENT, 0),
                     Figures.of(ARRIVES, Unit.PERCENT, 0),
-                    cell().chemistry().label()));
+                    cell().chemistry().label(),
+                    Figures.of(likely, Unit.VOLT, 2)));
   }
 
   /** Voltage of a number of groups in series, from what was read last of any. */
