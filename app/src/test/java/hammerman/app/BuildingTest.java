@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.build.Procedure;
 import hammerman.build.Step;
+import hammerman.design.Design;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.project.Shipped;
@@ -18,6 +19,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -44,6 +46,15 @@ class BuildingTest extends AtTheDesk {
     desk.settle();
     desk.view(Station.BUILD, "steps");
     desk.until(() -> desk.text("#answer").contains("steps are done"));
+  }
+
+  private void edit(UnaryOperator<Design> change) {
+    Desk.fx(
+        () -> {
+          desk.session.editDesign("another", Station.STACK, change);
+          return null;
+        });
+    desk.settle();
   }
 
   private int done() {
@@ -261,6 +272,11 @@ class BuildingTest extends AtTheDesk {
     for (Shipped.Example e : Shipped.Example.values()) {
       open(e);
       assertThat(desk.isShown("#example-build")).isTrue();
+      Design built = Shipped.example(e).design();
+      edit(d -> d.withCounts(built.pack().series(), built.pack().parallel() + 1));
+      desk.until(() -> !desk.isShown("#example-build")); // the record is of another pack
+      edit(d -> built);
+      desk.until(() -> desk.isShown("#example-build"));
       desk.press("#example-build");
       desk.until(() -> done() > 20);
       assertThat(desk.isShown("#example-build")).isFalse();

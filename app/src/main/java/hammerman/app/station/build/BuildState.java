@@ -9,6 +9,7 @@ import hammerman.build.Progress;
 import hammerman.build.Setting;
 import hammerman.build.Step;
 import hammerman.forecast.Forecast;
+import hammerman.project.Project;
 import hammerman.project.Shipped;
 import hammerman.record.Fact;
 import hammerman.record.PartRecord;
@@ -233,10 +234,13 @@ final class BuildState {
             t -> say(t.why()));
   }
 
-  /** Returns the worked example that is at hand, if it is one. */
+  /** Returns the worked example that is at hand, if it is one and its design is unchanged. */
   Optional<Shipped.Example> example() {
-    String name = session.project().name();
-    return Arrays.stream(Shipped.Example.values()).filter(e -> e.label().equals(name)).findFirst();
+    Project at = session.project();
+    return Arrays.stream(Shipped.Example.values())
+        .filter(e -> e.label().equals(at.name()))
+        .filter(e -> Shipped.example(e).design().equals(at.design()))
+        .findFirst();
   }
 
   /** Takes the record that goes with the example. */
