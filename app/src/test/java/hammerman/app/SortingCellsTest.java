@@ -2,15 +2,20 @@ package hammerman.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hammerman.device.StandInServer;
 import hammerman.finding.Station;
 import hammerman.pack.MatchedCells;
 import hammerman.project.Shipped;
 import hammerman.sort.SortPlan;
+import hammerman.tester.SimulatedTester;
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.BindException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.event.ActionEvent;
 import javafx.event.EventType;
@@ -25,6 +30,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.opentest4j.TestAbortedException;
 
 /** From a drawer of cells to the groups of a pack. */
 class SortingCellsTest extends AtTheDesk {
@@ -242,6 +248,60 @@ class SortingCellsTest extends AtTheDesk {
     assertThat(desk.session.project().sortPlan().direct())
         .as("the resistance that the tester measures is the one that counts")
         .isTrue();
+  }
+
+  /** A tester of its own, in the first bay of which lies another cell than is said. */
+  @Test
+  void anotherCellInABayIsNoticedByItsRestVoltage() throws Exception {
+    speaker();
+    desk.type("#new-labels", "B1 to B2");
+    desk.until(() -> rows("#cells") == 2);
+    TableView<?> table = desk.find("#cells", TableView.class);
+    for (int k = 0; k < 2; k++) {
+      int row = k;
+      Desk.fx(
+          () -> {
+            table.getSelectionModel().clearAndSelect(row);
+            return null;
+          });
+      desk.type("#measure-rest-voltage", "3.300");
+      said("Rest voltage of B%d kept".formatted(k + 1));
+    }
+    var cells = Shipped.example(Shipped.Example.PAVEMENT_SPEAKER).design().pack().cell();
+    var tester = new SimulatedTester(cells, 2, 1, Map.of("B2", 3.300), 1);
+    StandInServer server;
+    try {
+      server = new StandInServer(tester, 7717, 100_000);
+    } catch (BindException e) {
+      throw new TestAbortedException("a tester listens on this machine already", e);
+    }
+    Thread serving = Thread.ofVirtual().start(() -> serve(server));
+    try (server) {
+      desk.view(Station.SORT, "tester");
+      desk.press("#connect-tester");
+      desk.until(() -> desk.text("#tester-standing").startsWith("Connected"));
+      desk.press("#load-bays");
+      desk.until(() -> desk.text("#schedule-answer").startsWith("Nothing is to be tested"));
+      desk.view(Station.SORT, "cells");
+      assertThat(Desk.fx(() -> table.getColumns().get(1).getCellData(1))).isNotEqualTo("rejected");
+      Desk.fx(
+          () -> {
+            table.getSelectionModel().clearAndSelect(0);
+            return null;
+          });
+      desk.until(() -> desk.text("#cell-why").contains("another cell lay in the bay"));
+      assertThat(desk.text("#cell-why")).contains("bay 1").contains("3.300 V had been read");
+      desk.press("#disconnect-tester");
+    }
+    serving.join();
+  }
+
+  private static void serve(StandInServer server) {
+    try {
+      server.serve();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   @Test

@@ -6,6 +6,7 @@ import hammerman.record.BayTest;
 import hammerman.tester.SimulatedTester;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Valid;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -53,6 +54,13 @@ final class TesterCommand implements Callable<Integer> {
   long seed;
 
   @Option(
+      names = "--wrong",
+      paramLabel = "BAY",
+      defaultValue = "0",
+      description = "in which another cell lies than is said (default: none)")
+  int wrong;
+
+  @Option(
       names = "--cell",
       paramLabel = "ID",
       defaultValue = "e18650",
@@ -62,6 +70,7 @@ final class TesterCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     Valid.count("--bays", bays, 1, BayTest.MOST_BAYS);
+    Valid.count("--wrong", wrong, 0, bays);
     Listening.check(port, speed);
     CellType type =
         Shipped.cells().cells().stream()
@@ -76,7 +85,7 @@ final class TesterCommand implements Callable<Integer> {
                         "Use e18650, p18650 or f32700."));
     return Listening.until(
         spec,
-        new SimulatedTester(type, bays, seed),
+        new SimulatedTester(type, bays, seed, Map.of(), wrong),
         "A tester with %d bays".formatted(bays),
         port,
         speed);

@@ -85,6 +85,7 @@ final class CellSteps {
   }
 
   void cells() {
+    new OldPackSteps(on, steps).add();
     String soon =
         on.cell().format() instanceof CellFormat.Block b && b.pouch()
             ? "puffed, dented or creased, with a torn seam or a sweet smell"

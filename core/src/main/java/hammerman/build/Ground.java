@@ -11,6 +11,7 @@ import hammerman.guard.Bms;
 import hammerman.guard.Guard;
 import hammerman.guard.Protection;
 import hammerman.pack.Lot;
+import hammerman.pack.MatchedCells;
 import hammerman.pack.Pack;
 import hammerman.template.BalanceLead;
 import hammerman.template.Work;
@@ -113,6 +114,11 @@ final class Ground {
 
   boolean isHigh() {
     return pack().fullVoltage() > TOUCH;
+  }
+
+  /** Whether an old pack of which the groups were measured is made over. */
+  boolean madeOver() {
+    return pack().matched().filter(MatchedCells::byGroups).isPresent();
   }
 
   /** Whether the cells were in use before. */

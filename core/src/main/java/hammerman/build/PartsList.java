@@ -41,15 +41,20 @@ public record PartsList(List<PartItem> items, double takenOut) {
   public static PartsList of(Forecast forecast, Map<String, Double> prices) {
     List<PartItem> all = new ArrayList<>();
     Ground first = Ground.first(forecast, Map.of());
-    new PartsMaker(first, "", all).pack();
+    PartEntries parts = new PartEntries("", all);
+    new CellParts(first, parts).add();
+    new WiringParts(first, parts).add(true);
     boolean high = first.isHigh();
     var second = forecast.design().second();
     if (second != null) {
       Ground other = Ground.second(forecast.design(), Map.of());
       high |= first.pack().fullVoltage() + other.pack().fullVoltage() > Ground.TOUCH;
-      new PartsMaker(other, Step.SECOND, all).second(second.joining());
+      PartEntries more = new PartEntries(Step.SECOND, all);
+      new CellParts(other, more).add();
+      new WiringParts(other, more).add(false);
+      more.junction(second.joining());
     }
-    PartsMaker.tools(high, all);
+    PartEntries.tools(high, all);
     LeadBattery out = forecast.design().duty().replaces();
     return new PartsList(
         all.stream()

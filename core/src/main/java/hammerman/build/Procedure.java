@@ -49,10 +49,10 @@ public record Procedure(List<Step> steps) {
       List<String> both = new ArrayList<>(steps.ends());
       both.addAll(more.ends());
       StepList joined = new StepList("", all, both);
-      PowerSteps.together(first, second.get(), joined);
-      new PowerSteps(first, joined).run();
+      TwoPackSteps.add(first, second.get(), joined);
+      new RunSteps(first, joined).add();
     } else {
-      new PowerSteps(first, steps).run();
+      new RunSteps(first, steps).add();
     }
     return new Procedure(all);
   }
@@ -69,9 +69,8 @@ public record Procedure(List<Step> steps) {
     WiringSteps wiring = new WiringSteps(on, steps);
     wiring.wire(machineSide);
     wiring.settings(machineSide);
-    PowerSteps power = new PowerSteps(on, steps);
-    power.power(machineSide);
-    power.charge();
+    new PowerSteps(on, steps).add(machineSide);
+    new ChargeSteps(on, steps).add();
   }
 
   /** Returns a step by its id. */

@@ -6,6 +6,7 @@ import hammerman.unit.In;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -79,6 +80,38 @@ public record MatchedCells(List<Group> groups, boolean direct) {
         }
       }
     }
+  }
+
+  /**
+   * Cells of which only the capacity of their groups is known: within a group they count as alike.
+   *
+   * @param hours capacity of each group from the negative end, Ah
+   * @param parallel cells in each
+   */
+  public static MatchedCells ofGroups(double[] hours, int parallel) {
+    List<Group> groups = new ArrayList<>();
+    for (int g = 0; g < hours.length; g++) {
+      List<Cell> cells = new ArrayList<>();
+      for (int k = 0; k < parallel; k++) {
+        cells.add(new Cell(inGroup(g, k), hours[g] / parallel, null));
+      }
+      groups.add(new Group(cells));
+    }
+    return new MatchedCells(groups, false);
+  }
+
+  /** Returns whether they were measured by their groups, in a pack that is made over. */
+  public boolean byGroups() {
+    for (int g = 0; g < groups.size(); g++) {
+      if (!groups.get(g).cells().getFirst().label().equals(inGroup(g, 0))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static String inGroup(int group, int cell) {
+    return "group %d, cell %d".formatted(group + 1, cell + 1);
   }
 
   /** Whether they fill a pack of these counts. */

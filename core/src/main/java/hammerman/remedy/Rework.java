@@ -193,18 +193,7 @@ public record Rework(List<Sick> sick, List<Way> ways) {
 
   /** The design with groups of these capacities, Ah; within a group its cells are alike. */
   private static Design built(Design d, double[] hours) {
-    int parallel = d.pack().parallel();
-    List<MatchedCells.Group> groups = new ArrayList<>();
-    for (int g = 0; g < hours.length; g++) {
-      List<MatchedCells.Cell> cells = new ArrayList<>();
-      for (int k = 0; k < parallel; k++) {
-        cells.add(
-            new MatchedCells.Cell(
-                "group %d, cell %d".formatted(g + 1, k + 1), hours[g] / parallel, null));
-      }
-      groups.add(new MatchedCells.Group(cells));
-    }
-    return d.withMatched(new MatchedCells(groups, false));
+    return d.withMatched(MatchedCells.ofGroups(hours, d.pack().parallel()));
   }
 
   /**

@@ -19,7 +19,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * The cells of the inventory with what was measured of each. Of several measurements of a figure
  * the last that counts is taken; self-discharge that was not measured as such is worked out from
- * two rest voltages at least {@value #LEAST_DAYS} days apart with no capacity test between them.
+ * two rest voltages at least {@value #LEAST_DAYS} days apart with no capacity test between them;
+ * the voltage that a tester reads before its test is the second of such a pair.
  *
  * @param cells in the order they came
  */
@@ -41,6 +42,7 @@ public record Stock(List<Cell> cells) {
    * @param aside why the builder put it aside; absent if not
    * @param test its running test, if it is on one
    * @param restingSince since when it rests after a capacity test; absent if it does not
+   * @param rested its last rest voltage since it was charged; absent without
    * @param count of measurements that count
    */
   public record Cell(
@@ -50,6 +52,7 @@ public record Stock(List<Cell> cells) {
       @Nullable Fact<Aside> aside,
       @Nullable Fact<BayTest> test,
       @Nullable Instant restingSince,
+      @Nullable Fact<Measurement> rested,
       int count) {
     /** Returns its label. */
     public String label() {
@@ -100,6 +103,7 @@ public record Stock(List<Cell> cells) {
               put.get(c.id()),
               running.get(c.id()),
               h.restingSince(),
+              h.volts.isEmpty() ? null : h.volts.getLast(),
               h.count));
     }
     return new Stock(all);
@@ -109,6 +113,7 @@ public record Stock(List<Cell> cells) {
   private static final class History {
     private final Map<Measured, Fact<Measurement>> last = new EnumMap<>(Measured.class);
     private final List<Fact<Measurement>> volts = new ArrayList<>();
+    private double lostBefore = Double.NaN;
     private int count;
 
     void add(Fact<Measurement> m) {
@@ -116,6 +121,7 @@ public record Stock(List<Cell> cells) {
       last.put(quantity, m);
       count++;
       if (quantity == Measured.CAPACITY) {
+        lostBefore = lost();
         volts.clear();
       } else if (quantity == Measured.REST_VOLTAGE) {
         volts.add(m);
@@ -137,16 +143,19 @@ public record Stock(List<Cell> cells) {
           Double.isNaN(told) ? lost() : told);
     }
 
-    /** Voltage lost between the first and the last rest voltage since the last test, V/s. */
+    /**
+     * Voltage lost between the first and the last rest voltage since the last test, else before it,
+     * V/s.
+     */
     private double lost() {
       if (volts.size() < 2) {
-        return Double.NaN;
+        return lostBefore;
       }
       Fact<Measurement> first = volts.getFirst();
       Fact<Measurement> then = volts.getLast();
       Duration between = Duration.between(first.at(), then.at());
       return between.compareTo(LEAST) < 0
-          ? Double.NaN
+          ? lostBefore
           : (first.value().value() - then.value().value()) / between.toSeconds();
     }
 

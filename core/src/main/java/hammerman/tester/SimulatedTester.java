@@ -34,6 +34,8 @@ public final class SimulatedTester implements StandIn {
   private final Map<Long, TesterLine> unkept = new LinkedHashMap<>();
   private final Deque<TesterLine> out = new ArrayDeque<>();
   private final MonotoneCubic openCircuit;
+  private final Map<String, Double> rested;
+  private final int wrongBay;
 
   /** A cell as it is, which the tester finds out. */
   record Truth(double capacity, double resistance, double startSoc, Fault fault) {}
@@ -76,6 +78,20 @@ public final class SimulatedTester implements StandIn {
    * @param seed of the cells
    */
   public SimulatedTester(CellType type, int bays, long seed) {
+    this(type, bays, seed, Map.of(), 0);
+  }
+
+  /**
+   * @param type of the cells, as new ones are
+   * @param bays that it has
+   * @param seed of the cells
+   * @param rested rest voltage by label where one was read, V; its cell rests there
+   * @param wrongBay in which another cell lies than is said; 0 for none
+   */
+  public SimulatedTester(
+      CellType type, int bays, long seed, Map<String, Double> rested, int wrongBay) {
+    this.rested = Map.copyOf(rested);
+    this.wrongBay = wrongBay;
     this.type = type;
     this.bays = bays;
     this.seed = seed;
@@ -131,7 +147,7 @@ public final class SimulatedTester implements StandIn {
           b.test());
       return;
     }
-    Truth truth = truth(b.label());
+    Truth truth = truth(b.bay() == wrongBay ? "not " + b.label() : b.label());
     double rested =
         truth.fault() == Fault.DEAD
             ? 0.4
@@ -151,7 +167,9 @@ public final class SimulatedTester implements StandIn {
                 : kind < 0.08 ? Fault.LEAKY : kind < 0.13 ? Fault.WEAK : Fault.NONE;
     double q = 1 + 0.04 * Math.clamp(random.nextGaussian(), -2.5, 2.5);
     double r = 1 + 0.07 * Math.clamp(random.nextGaussian(), -2.5, 2.5);
-    double start = 0.2 + 0.3 * random.nextDouble();
+    double drawn = 0.2 + 0.3 * random.nextDouble();
+    Double read = rested.get(label);
+    double start = read == null ? drawn : Math.clamp(openCircuit.inverse(read), 0, 1);
     return new Truth(
         type.capacity() * q * (fault == Fault.WEAK ? 0.6 : 1),
         type.r10() * r * (fault == Fault.WEAK ? 1.8 : 1),

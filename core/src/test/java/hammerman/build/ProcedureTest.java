@@ -12,8 +12,13 @@ import hammerman.forecast.Forecast;
 import hammerman.guard.Fusing;
 import hammerman.guard.Protection;
 import hammerman.pack.Lot;
+import hammerman.readymade.HardStart;
+import hammerman.readymade.ReadyMade;
+import hammerman.readymade.ReadyMadeUse;
+import hammerman.remedy.Rework;
 import hammerman.unit.Unit;
 import java.util.ArrayDeque;
+import java.util.Arrays;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
@@ -210,6 +215,49 @@ class ProcedureTest {
     assertThat(used).containsKey("cells.stay");
     assertThat(get(used, "cells.rest").expects().orElseThrow().low())
         .isEqualTo(d.pack().cell().cutOffVoltage());
+  }
+
+  /** A pack of which the groups were measured is made over: it is taken apart first. */
+  @Test
+  void anOldPackIsReadAndTakenApartBeforeItsCellsAre() {
+    Design d = Samples.barrow();
+    assertThat(of(d).byId()).doesNotContainKeys("old.dead", "old.groups", "old.cut");
+    double[] hours = new double[13];
+    Arrays.fill(hours, 26.5);
+    hours[4] = 21;
+    var way = Rework.byCapacity(d, hours).ways().get(2);
+    assertThat(way.what()).startsWith("Without the sick");
+    Procedure p = of(way.design());
+    Map<String, Step> all = p.byId();
+    assertThat(at(p, "old.cut")).isLessThan(at(p, "cells.rest"));
+    assertThat(closure(all, get(all, "old.cut"))).contains("old.dead", "old.groups", "bench.clear");
+    Expected lowest = get(all, "old.groups").expects().orElseThrow();
+    assertThat(lowest.takes(2.4)).as("never revived").isFalse();
+    assertThat(lowest.takes(3.6)).isTrue();
+    assertThat(get(all, "old.groups").safety().protects()).isTrue();
+    Map<String, Step> used = of(d.withPack(d.pack().withLot(Lot.UNKNOWN))).byId();
+    assertThat(used).containsKeys("old.dead", "old.cut").doesNotContainKey("old.groups");
+  }
+
+  /** 42 V of ten groups into a winding: the start that trips is made soft, and its peak is told. */
+  @Test
+  void aReadyMadeBatteryIsStartedSoftlyAndNeverOpened() {
+    ReadyMade battery = new ReadyMade(Samples.cell("p18650"), 10, 2, 40, 0.05, 2.6);
+    Design soft =
+        Samples.barrow()
+            .withReadyMade(new ReadyMadeUse(battery, new HardStart(0.25, 0.4, 8, 0, null)));
+    Map<String, Step> all = of(soft).byId();
+    assertThat(get(all, "ready.voltage").expects().orElseThrow().value()).isEqualTo(42);
+    assertThat(String.join(" ", get(all, "ready.voltage").safety().cautions()))
+        .contains("never open it");
+    assertThat(get(all, "ready.soft").text()).contains("soft start of").contains("40.0 A");
+    assertThat(get(all, "ready.start").expects().orElseThrow().value())
+        .as("above the trip for less than its delay only; a hard start takes 170 A")
+        .isLessThan(45);
+    Design gentle =
+        Samples.barrow()
+            .withReadyMade(new ReadyMadeUse(battery, new HardStart(0.25, 0.4, 8, 8, 30.0)));
+    assertThat(of(gentle).byId()).containsKey("ready.start").doesNotContainKey("ready.soft");
   }
 
   @Test

@@ -26,6 +26,7 @@ class SortingTest {
         null,
         null,
         resting,
+        null,
         Double.isNaN(capacity + ohms + volts) ? 0 : 1);
   }
 
@@ -66,6 +67,7 @@ class SortingTest {
             c.described(),
             c.measured(),
             new Fact<>(1, NOON, new Aside(3, "dented"), null),
+            null,
             null,
             null,
             1));

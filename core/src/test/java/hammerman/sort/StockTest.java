@@ -89,6 +89,35 @@ class StockTest {
     assertThat(cell(false).restingSince()).isNull();
   }
 
+  /** What the tester reads before its test is the second of the pair. */
+  @Test
+  void aTestDoesNotForgetWhatWasLostBeforeIt() {
+    measure(Measured.REST_VOLTAGE, 3.700, 0);
+    measure(Measured.REST_VOLTAGE, 3.620, 8);
+    measure(Measured.CAPACITY, 2.0, 8);
+    assertThat(cell(false).measured().selfDischarge())
+        .as("80 mV in eight days")
+        .isCloseTo(0.01 / 86400, within(1e-12));
+    assertThat(cell(false).rested()).as("since its last charge nothing was read").isNull();
+  }
+
+  @Test
+  void aCellThatGainedOrLostTooMuchInABayIsTakenForAnother() {
+    measure(Measured.REST_VOLTAGE, 3.600, 0);
+    Instant later = NOON.plus(Duration.ofDays(4));
+    assertThat(OtherCell.suspected(cell(false), 3.585, 2, later)).isEmpty();
+    assertThat(OtherCell.suspected(cell(false), 3.625, 2, later)).as("two meters").isEmpty();
+    assertThat(OtherCell.suspected(cell(false), 3.64, 2, later))
+        .hasValueSatisfying(
+            w -> assertThat(w).contains("3.640 V", "bay 2", "3.600 V").endsWith("in the bay"));
+    assertThat(OtherCell.suspected(cell(false), 3.52, 2, later))
+        .hasValueSatisfying(w -> assertThat(w).endsWith("or it leaks"));
+    measure(Measured.CAPACITY, 2.0, 1);
+    assertThat(OtherCell.suspected(cell(false), 3.9, 2, later))
+        .as("it was charged since: nothing is known")
+        .isEmpty();
+  }
+
   @Test
   void whatIsPutAsideOrOnTestIsSo() {
     asides.add(new Fact<>(1, NOON, new Aside(1, "dented"), null));

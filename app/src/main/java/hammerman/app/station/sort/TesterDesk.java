@@ -12,6 +12,7 @@ import hammerman.record.Measurement.Conditions;
 import hammerman.record.Measurement.Origin;
 import hammerman.record.Subject;
 import hammerman.sort.CellState;
+import hammerman.sort.OtherCell;
 import hammerman.sort.SortPlan;
 import hammerman.sort.Sorting.Entry;
 import hammerman.sort.Stock;
@@ -24,9 +25,11 @@ import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -116,7 +119,8 @@ final class TesterDesk implements DeviceLink.Listener {
   void simulate(CellType type, int bays, double speed) {
     try {
       if (standIn == null) {
-        StandInServer server = new StandInServer(new SimulatedTester(type, bays, 1), 0, speed);
+        StandInServer server =
+            new StandInServer(new SimulatedTester(type, bays, 1, rested(), 0), 0, speed);
         Thread serving = new Thread(() -> serve(server), "stand-in tester");
         serving.setDaemon(true);
         serving.start();
@@ -126,6 +130,18 @@ final class TesterDesk implements DeviceLink.Listener {
     } catch (IOException e) {
       standing.set("The stand-in could not be started: " + e.getMessage());
     }
+  }
+
+  /** Where cells were read to rest, V by label; the cells made up are taken to rest there. */
+  private Map<String, Double> rested() {
+    Map<String, Double> all = new HashMap<>();
+    for (Stock.Cell c : state.shown().read().stock().cells()) {
+      Fact<Measurement> read = c.rested();
+      if (read != null) {
+        all.put(c.label(), read.value().value());
+      }
+    }
+    return all;
   }
 
   private static void serve(StandInServer server) {
@@ -309,14 +325,29 @@ final class TesterDesk implements DeviceLink.Listener {
             measurement(cell, Measured.CAPACITY, d.capacity(), test),
             measurement(cell, Measured.DC_RESISTANCE, d.resistance(), test));
     Instant now = state.now();
+    Optional<String> other = OtherCell.suspected(e.cell(), d.voltage(), d.bay(), now);
     state
         .session()
         .keeper()
         .record(
-            store -> store.inventory().end(of.id(), BayTest.Outcome.MEASURED, found, now),
+            store -> {
+              boolean ended = store.inventory().end(of.id(), BayTest.Outcome.MEASURED, found, now);
+              if (ended && other.isPresent()) {
+                store.inventory().setAside(new Aside(e.cell().id(), other.get()), now);
+              }
+              return ended;
+            },
             ended -> {
               kept(d.test());
-              state.say("Bay %d is done: %s.".formatted(d.bay(), e.cell().label()));
+              state.say(
+                  other
+                      .map(
+                          why ->
+                              ("%s is put aside: %s. Look at the label in the bay; take the cell"
+                                      + " back if it is the right one, else strike what the tester"
+                                      + " read.")
+                                  .formatted(e.cell().label(), why))
+                      .orElse("Bay %d is done: %s.".formatted(d.bay(), e.cell().label())));
             },
             state::say);
   }
