@@ -64,8 +64,9 @@ public final class HammermanApp extends Application {
     stage.show();
     if (walk) {
       Theme ground = args.contains("--night") ? Theme.NIGHT : Theme.DAY;
-      new Walk(frame, workshop, scene, args.size() > 1 ? Path.of(args.get(1)) : null, ground)
-          .start();
+      String only = getParameters().getNamed().getOrDefault("only", "");
+      Path folder = args.size() > 1 ? Path.of(args.get(1)) : null;
+      new Walk(frame, workshop, scene, folder, ground, only).start();
     }
   }
 

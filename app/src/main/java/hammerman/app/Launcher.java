@@ -28,9 +28,9 @@ public final class Launcher {
    * Starts the application.
    *
    * @param args a file to open; or {@code --demo}; or {@code --walk DIR}, which goes through the
-   *     stations of the worked example and writes a picture of each; or {@code --rehearse}, which
-   *     does so without pictures; or {@code --until-shown}, which prints how long the window took
-   *     and ends
+   *     stations of the worked example and writes a picture of each, with {@code --only=5-fit} of
+   *     those so named; or {@code --rehearse}, which does so without pictures; or {@code
+   *     --until-shown}, which prints how long the window took and ends
    */
   public static void main(String[] args) {
     // On the class path JavaFX warns at every start; it is meant to lie there.

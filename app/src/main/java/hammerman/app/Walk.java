@@ -65,6 +65,7 @@ final class Walk {
   private final Scene scene;
   private final @Nullable Path folder;
   private final Theme ground;
+  private final String only;
   private final Deque<Stop> stops = new ArrayDeque<>();
   private boolean preparing;
 
@@ -74,14 +75,22 @@ final class Walk {
   /**
    * @param folder where pictures go; none are written if absent
    * @param ground theme of all pictures but those that show the night one
+   * @param only beginning of the names of the pictures that are wanted; empty for all
    */
-  Walk(Frame frame, Workshop workshop, Scene scene, @Nullable Path folder, Theme ground) {
+  Walk(
+      Frame frame,
+      Workshop workshop,
+      Scene scene,
+      @Nullable Path folder,
+      Theme ground,
+      String only) {
     this.frame = frame;
     this.workshop = workshop;
     session = workshop.session();
     this.scene = scene;
     this.folder = folder;
     this.ground = ground;
+    this.only = only;
   }
 
   void start() {
@@ -100,6 +109,7 @@ final class Walk {
     add("7-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
     add("8-night-forecast", this::night);
     add("8-night-guard", () -> frame.go(Station.GUARD, "chain"));
+    stops.removeIf(s -> !s.name().startsWith(only));
     next();
   }
 
