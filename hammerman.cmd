@@ -15,7 +15,7 @@ if not exist "%here%app\target\lib" goto build
 :built
 set "options=--enable-native-access=ALL-UNNAMED -XX:+UseSerialGC --sun-misc-unsafe-memory-access=allow"
 set "classes=%here%app\target\*;%here%app\target\lib\*"
-for %%c in (predict check plan convert match probe procedure parts read-run pack tester rules) do if "%command%"=="%%c" goto line
+for %%c in (predict check plan convert match probe procedure parts read-run pack meter tester rules) do if "%command%"=="%%c" goto line
 if "%command%"=="demo" goto demo
 "%java%" %options% -cp "%classes%" hammerman.app.Launcher %*
 exit /b %errorlevel%

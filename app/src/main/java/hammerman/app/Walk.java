@@ -1,7 +1,6 @@
 package hammerman.app;
 
 import hammerman.app.job.Latest;
-import hammerman.app.session.RunLog;
 import hammerman.app.session.Session;
 import hammerman.app.session.Workshop;
 import hammerman.app.shell.Frame;
@@ -17,12 +16,7 @@ import hammerman.guard.Guard;
 import hammerman.guard.Leads;
 import hammerman.pack.Lot;
 import hammerman.project.Shipped;
-import hammerman.record.Run;
-import hammerman.simulation.Trace;
 import hammerman.sort.MeasuredCell;
-import hammerman.store.NotKept;
-import hammerman.store.SampleWriter;
-import hammerman.unit.Unit;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -33,14 +27,12 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
-import java.util.Random;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
-import javafx.scene.control.TableView;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
@@ -116,7 +108,7 @@ final class Walk {
   /** Views that show more when something was done first. */
   private void prepare(Station station, String name) {
     switch (station) {
-      case DUTY -> instead(name + "-runs", this::runs);
+      case DUTY -> {}
       case CELL -> instead(name + "-beside", this::beside);
       case STACK -> {
         instead(name, this::field);
@@ -130,6 +122,10 @@ final class Walk {
       case FORECAST -> {}
       case SORT -> instead(name, this::cells);
       case BUILD -> instead(name, this::build);
+      case PROVE -> {
+        instead(name, this::season);
+        instead(name + "-live", this::live);
+      }
     }
   }
 
@@ -138,6 +134,18 @@ final class Walk {
     session.loadExample(Shipped.Example.DARK_SKY_BOX);
     frame.go(Station.BUILD, "steps");
     press("#example-build");
+  }
+
+  /** The barrow after a season. */
+  private void season() {
+    session.loadExample();
+    frame.go(Station.PROVE, "runs");
+    press("#example-season");
+  }
+
+  private void live() {
+    frame.go(Station.PROVE, "live");
+    press("#simulate-meter");
   }
 
   private void press(String id) {
@@ -157,66 +165,6 @@ final class Walk {
     if (scene.lookup("#face-" + face) instanceof ToggleButton button) {
       button.fire();
     }
-  }
-
-  /** A log as the forecast run of the example would have left it, with a little noise. */
-  private void runs() {
-    preparing = true;
-    Trace trace = session.forecastProperty().get().duty().trace();
-    Thread thread =
-        new Thread(
-            () -> {
-              try {
-                RunLog log =
-                    workshop
-                        .keeper()
-                        .beginRun(
-                            new Run(
-                                "Upper terraces",
-                                "",
-                                "upper-terraces.csv",
-                                "",
-                                List.of(
-                                    new Run.Channel("Time", "s"),
-                                    new Run.Channel("Battery voltage", "V"),
-                                    new Run.Channel("Battery current", "A"),
-                                    new Run.Channel("Case temperature", "°C"))));
-                SampleWriter writer = new SampleWriter(4, log::append);
-                Random noise = new Random(7);
-                double end = trace.at(Trace.Channel.TIME, trace.size() - 1);
-                for (double t = 0; t < end; t += 0.5) {
-                  int k = trace.indexAt(t);
-                  writer.add(
-                      new double[] {
-                        t,
-                        trace.at(Trace.Channel.VOLTAGE, k) + 0.05 * noise.nextGaussian(),
-                        trace.at(Trace.Channel.CURRENT, k) + 0.2 * noise.nextGaussian(),
-                        Unit.CELSIUS.fromCore(trace.at(Trace.Channel.TEMPERATURE, k))
-                      });
-                }
-                writer.finish();
-                log.finish(writer.samples());
-              } catch (NotKept e) {
-                throw new UncheckedIOException(e);
-              }
-              Platform.runLater(() -> frame.go(Station.DUTY, "runs"));
-              Platform.runLater(this::firstRun);
-            },
-            "walk");
-    thread.setDaemon(true);
-    thread.start();
-  }
-
-  private void firstRun() {
-    PauseTransition wait = new PauseTransition(LOOK);
-    wait.setOnFinished(
-        e -> {
-          if (scene.lookup("#runs") instanceof TableView<?> table) {
-            table.getSelectionModel().select(0);
-          }
-          preparing = false;
-        });
-    wait.play();
   }
 
   private void beside() {

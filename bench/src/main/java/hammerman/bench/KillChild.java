@@ -8,6 +8,7 @@ import hammerman.project.Shipped;
 import hammerman.record.InventoryCell;
 import hammerman.record.Run;
 import hammerman.record.Run.Channel;
+import hammerman.record.RunSheet;
 import hammerman.store.DesignChange;
 import hammerman.store.DesignState;
 import hammerman.store.NotKept;
@@ -89,7 +90,12 @@ final class KillChild {
         RunLog log =
             keeper.beginRun(
                 new Run(
-                    "Run", "", "", "", List.of(new Channel("Time", "s"), new Channel("U", "V"))));
+                    "Run",
+                    "",
+                    "",
+                    "",
+                    List.of(new Channel("Time", "s"), new Channel("U", "V")),
+                    RunSheet.NOTHING));
         SampleWriter writer = new SampleWriter(2, log::append);
         for (int k = 0; k < SAMPLES; k++) {
           writer.add(new double[] {k, 48 + k % 7});

@@ -30,6 +30,7 @@ import picocli.CommandLine.Command;
       ProcedureCommand.class,
       PartsCommand.class,
       PackCommand.class,
+      MeterCommand.class,
       ReadRunCommand.class,
       RulesCommand.class
     })

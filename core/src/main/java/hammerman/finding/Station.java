@@ -9,7 +9,8 @@ public enum Station {
   FIT("Fit", "Does it go into the box, and do the strips carry it?"),
   FORECAST("Forecast", "What will it do, and for how long?"),
   SORT("Sort", "Which cells are good, and which go together?"),
-  BUILD("Build", "What is the next step, and what should it read?");
+  BUILD("Build", "What is the next step, and what should it read?"),
+  PROVE("Prove", "Did it come out as it should, and is it still so?");
 
   private final String label;
   private final String question;

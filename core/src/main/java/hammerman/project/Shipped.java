@@ -2,8 +2,13 @@ package hammerman.project;
 
 import hammerman.build.ExampleBuild;
 import hammerman.cell.CellLibrary;
+import hammerman.chain.Chain;
+import hammerman.chain.LaidOut;
 import hammerman.forecast.Forecast;
 import hammerman.guard.Parts;
+import hammerman.prove.ExampleSeason;
+import hammerman.prove.ExampleSeason.Truth;
+import hammerman.record.RunCondition;
 import hammerman.sort.CellSheet;
 import hammerman.sort.MeasuredCell;
 import hammerman.table.UnreadableTable;
@@ -15,8 +20,10 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 
 /** Data that ships with the application: the starter cells and the worked examples. */
 public final class Shipped {
@@ -73,6 +80,70 @@ public final class Shipped {
       case TERRACE_BARROW -> ExampleBuild.of(forecast, "", evening(now, 40), 1);
       case DARK_SKY_BOX -> ExampleBuild.of(forecast, "charge.place", evening(now, 6), 2);
       case PAVEMENT_SPEAKER -> ExampleBuild.of(forecast, "probe.steps", evening(now, 1), 3);
+    };
+  }
+
+  /** Returns the worked example that a project is, if it is one and its design is unchanged. */
+  public static Optional<Example> exampleOf(Project project) {
+    return Arrays.stream(Example.values())
+        .filter(e -> e.label().equals(project.name()))
+        .filter(e -> example(e).design().equals(project.design()))
+        .findFirst();
+  }
+
+  /**
+   * Returns a season of runs that goes with an example, made by the engine with a meter's noise.
+   * One true change is in each: the barrow's connector pair was changed for a worse one, the box
+   * got a longer lead, and a weak cell of the speaker was replaced.
+   */
+  public static ExampleSeason season(Example example) {
+    Chain chain = LaidOut.of(example(example).design()).chain();
+    return switch (example) {
+      case TERRACE_BARROW ->
+          ExampleSeason.of(
+              chain,
+              new Truth(
+                  7,
+                  288.15,
+                  303.15,
+                  0.985,
+                  4,
+                  RunCondition.WIRE,
+                  "as built",
+                  "another connector pair",
+                  1.18),
+              "Upper terraces",
+              1);
+      case DARK_SKY_BOX ->
+          ExampleSeason.of(
+              chain,
+              new Truth(
+                  5,
+                  278.15,
+                  268.15,
+                  0.98,
+                  3,
+                  RunCondition.WIRE,
+                  "1.5 m, as built",
+                  "5 m lead",
+                  1.6),
+              "Night at the telescope",
+              2);
+      case PAVEMENT_SPEAKER ->
+          ExampleSeason.of(
+              chain,
+              new Truth(
+                  6,
+                  286.15,
+                  299.15,
+                  0.97,
+                  3,
+                  RunCondition.PACK,
+                  "as matched",
+                  "weak cell of group 4 replaced",
+                  0.88),
+              "Market square",
+              3);
     };
   }
 

@@ -25,13 +25,34 @@ public record Differences(List<String> conditions, List<String> results, String 
    * A run as it is compared.
    *
    * @param name of it
-   * @param conditions typed, by their names; those not named are not known
+   * @param conditions by their names; those not named are not known
    * @param results by their names, in the core's unit
    */
-  public record Compared(String name, Map<String, String> conditions, Map<String, Result> results) {
+  public record Compared(
+      String name, Map<String, Condition> conditions, Map<String, Result> results) {
     public Compared {
       conditions = Map.copyOf(conditions);
       results = Map.copyOf(results);
+    }
+  }
+
+  /**
+   * A condition.
+   *
+   * @param words as it is shown
+   * @param value in the core's unit; not a number if it is words only
+   * @param same figures no further apart count as the same
+   */
+  public record Condition(String words, double value, double same) {
+    /** A condition in words. */
+    public static Condition of(String words) {
+      return new Condition(words, Double.NaN, 0);
+    }
+
+    boolean isLike(Condition other) {
+      return (Double.isNaN(value) || Double.isNaN(other.value))
+          ? words.equals(other.words)
+          : Math.abs(value - other.value) <= Math.max(same, other.same);
     }
   }
 
@@ -51,16 +72,16 @@ public record Differences(List<String> conditions, List<String> results, String 
   public static Differences between(Compared a, Compared b) {
     List<String> conditions = new ArrayList<>();
     List<String> unknown = new ArrayList<>();
-    TreeMap<String, String> names = new TreeMap<>(a.conditions());
+    TreeMap<String, Condition> names = new TreeMap<>(a.conditions());
     names.putAll(b.conditions());
     String only = "";
     for (String name : names.keySet()) {
-      String one = a.conditions().get(name);
-      String other = b.conditions().get(name);
+      Condition one = a.conditions().get(name);
+      Condition other = b.conditions().get(name);
       if (one == null || other == null) {
         unknown.add(name);
-      } else if (!one.equals(other)) {
-        conditions.add("%s: %s, then %s".formatted(name, one, other));
+      } else if (!one.isLike(other)) {
+        conditions.add("%s: %s, then %s".formatted(name, one.words(), other.words()));
         only = name;
       }
     }

@@ -41,9 +41,6 @@ public record Replay(
   /** The most steps; longer logs are averaged over equal numbers of samples. */
   static final int MOST = 14_000;
 
-  /** Below this share of the peak the pack counts as resting. */
-  private static final double RESTS = 0.02;
-
   public Replay {
     time = time.clone();
     voltage = voltage.clone();
@@ -73,10 +70,7 @@ public record Replay(
           "needs a column of current, or of power and voltage",
           "Log the current too.");
     }
-    double first = RunFigures.amperes(log, 0);
-    boolean rests =
-        !Double.isNaN(figures.firstVoltage())
-            && Math.abs(first) <= RESTS * Math.abs(figures.peakCurrent());
+    boolean rests = figures.beginsAtRest();
     double soc =
         rests
             ? Math.clamp(

@@ -21,6 +21,7 @@ import java.util.OptionalDouble;
  * @param peakCurrent A; not a number if it is not known
  * @param peakPower W; not a number if it is not known
  * @param lowestVoltage V; not a number if it is not known
+ * @param firstCurrent of the first sample, A; not a number if it is not known
  * @param firstVoltage of the first sample, V; not a number if it is not known
  * @param lastVoltage of the last sample, V; not a number if it is not known
  * @param distance m; 0 without a speed
@@ -37,6 +38,7 @@ public record RunFigures(
     double peakCurrent,
     double peakPower,
     double lowestVoltage,
+    double firstCurrent,
     double firstVoltage,
     double lastVoltage,
     double distance,
@@ -48,6 +50,9 @@ public record RunFigures(
 
   /** Currents must vary by this root mean square to tell a resistance, A. */
   private static final double LEAST_SPREAD = 0.2;
+
+  /** Below this share of the peak the pack counts as resting. */
+  private static final double RESTS = 0.02;
 
   /** Works them out. */
   public static RunFigures of(Telemetry log) {
@@ -65,12 +70,18 @@ public record RunFigures(
         s.peakCurrent,
         s.peakPower,
         s.lowest,
+        amperes(log, 0),
         log.has(Quantity.VOLTAGE) ? log.at(Quantity.VOLTAGE, 0) : Double.NaN,
         log.has(Quantity.VOLTAGE) ? log.at(Quantity.VOLTAGE, log.size() - 1) : Double.NaN,
         s.distance,
         s.hottest,
         r[0],
         r[1]);
+  }
+
+  /** Whether the log begins at rest, so that its first voltage is that of the open circuit. */
+  public boolean beginsAtRest() {
+    return !Double.isNaN(firstVoltage) && Math.abs(firstCurrent) <= RESTS * Math.abs(peakCurrent);
   }
 
   /** Returns the energy for each metre, J/m, what came back counted against it. */

@@ -12,9 +12,15 @@ import java.util.List;
  * @param source name of the file it was read from; empty if none
  * @param sourceHash SHA-256 of that file, hex; empty if none
  * @param channels of the log, in the order of its columns; the first is the time, s
+ * @param sheet what is written down of it
  */
 public record Run(
-    String name, String notes, String source, String sourceHash, List<Channel> channels) {
+    String name,
+    String notes,
+    String source,
+    String sourceHash,
+    List<Channel> channels,
+    RunSheet sheet) {
   /** The most channels of a log. */
   public static final int MOST_CHANNELS = 500;
 
@@ -26,6 +32,28 @@ public record Run(
       throw new InvalidValue(
           "Notes", notes.length() + " characters long", "100000 fit", "Shorten them.");
     }
+  }
+
+  /** A run without a file: what is typed of it. */
+  public static Run typed(String name, RunSheet sheet) {
+    return new Run(name, "", "", "", List.of(), sheet);
+  }
+
+  /** Whether it has a log. */
+  public boolean hasLog() {
+    return !channels.isEmpty();
+  }
+
+  public Run withSheet(RunSheet value) {
+    return new Run(name, notes, source, sourceHash, channels, value);
+  }
+
+  public Run withNotes(String value) {
+    return new Run(name, value, source, sourceHash, channels, sheet);
+  }
+
+  public Run withName(String value) {
+    return new Run(value, notes, source, sourceHash, channels, sheet);
   }
 
   /**

@@ -9,15 +9,41 @@ import biweekly.property.Trigger;
 import biweekly.util.Duration;
 import java.time.Instant;
 import java.time.ZonedDateTime;
+import java.util.ArrayList;
 import java.util.Date;
 import java.util.List;
 import java.util.stream.Collectors;
 
-/** A schedule as a calendar file (iCalendar, RFC 5545): an event for each visit to the tester. */
+/**
+ * What is to be done as a calendar file (iCalendar, RFC 5545), such as an event for each visit to
+ * the tester.
+ */
 public final class CalendarFile {
   private static final int MINUTES = 15;
 
+  /**
+   * Something to do.
+   *
+   * @param at when
+   * @param key that it keeps as long as it is the same
+   * @param words to do
+   */
+  public record Event(ZonedDateTime at, String key, String words) {}
+
   private CalendarFile() {}
+
+  /**
+   * Returns the text of the file.
+   *
+   * @param pack name of the pack
+   * @param made when the file is made
+   */
+  public static String of(List<Event> events, String pack, Instant made) {
+    ICalendar calendar = new ICalendar();
+    calendar.setProductId("-//Hammerman//pack//EN");
+    events.forEach(e -> calendar.addEvent(event(e, pack, made)));
+    return Biweekly.write(calendar).go();
+  }
 
   /**
    * Returns the text of the file. A visit keeps its identity while its moment stays the same, so
@@ -28,31 +54,33 @@ public final class CalendarFile {
    * @param made when the file is made
    */
   public static String of(Schedule schedule, String pack, int restDays, Instant made) {
-    ICalendar calendar = new ICalendar();
-    calendar.setProductId("-//Hammerman//cell tester//EN");
+    List<Event> events = new ArrayList<>();
     for (Schedule.Swap s : schedule.swaps()) {
-      calendar.addEvent(event(s.at(), pack, words(s), made));
+      events.add(visit(s.at(), words(s)));
     }
     if (restDays > 0) {
-      calendar.addEvent(
-          event(
+      events.add(
+          visit(
               schedule.rested(),
-              pack,
-              "the cells have rested " + restDays + " days; measure their rest voltages again",
-              made));
+              "the cells have rested " + restDays + " days; measure their rest voltages again"));
     }
-    return Biweekly.write(calendar).go();
+    return of(events, pack, made);
   }
 
-  private static VEvent event(ZonedDateTime at, String pack, String words, Instant made) {
+  private static Event visit(ZonedDateTime at, String words) {
+    return new Event(at, "visit-" + at.toEpochSecond(), words);
+  }
+
+  private static VEvent event(Event e, String pack, Instant made) {
     VEvent event = new VEvent();
-    event.setUid("visit-" + at.toEpochSecond() + "@hammerman");
+    event.setUid(e.key() + "@hammerman");
     event.setDateTimeStamp(Date.from(made));
-    event.setSummary(pack + ": " + words);
-    event.setDateStart(Date.from(at.toInstant()));
+    event.setSummary(pack + ": " + e.words());
+    event.setDateStart(Date.from(e.at().toInstant()));
     event.setDuration(Duration.builder().minutes(MINUTES).build());
     event.addAlarm(
-        VAlarm.display(new Trigger(Duration.builder().minutes(0).build(), Related.START), words));
+        VAlarm.display(
+            new Trigger(Duration.builder().minutes(0).build(), Related.START), e.words()));
     return event;
   }
 

@@ -2,6 +2,8 @@ package hammerman.store;
 
 import hammerman.record.Run;
 import hammerman.record.Run.Channel;
+import hammerman.record.RunSheet;
+import hammerman.record.RunSheet.Holds;
 import hammerman.table.TableFile;
 import hammerman.table.UnreadableTable;
 import hammerman.telemetry.Mapping;
@@ -52,7 +54,32 @@ public final class LogImport {
       }
     }
     return new Run(
-        name, "", String.valueOf(table.file().getFileName()), hash(table.file()), channels);
+        name,
+        "",
+        String.valueOf(table.file().getFileName()),
+        hash(table.file()),
+        channels,
+        RunSheet.NOTHING.withLog(holds()));
+  }
+
+  /** Which channel is what: the time comes first, the others in the order of their columns. */
+  private List<Holds> holds() {
+    List<Holds> all = new ArrayList<>();
+    for (Quantity q : Quantity.values()) {
+      if (q != Quantity.TIME) {
+        mapping
+            .source(q)
+            .ifPresent(
+                s -> {
+                  int column = table.indexOf(s.column());
+                  boolean flow = q == Quantity.CURRENT || q == Quantity.POWER;
+                  int channel = column + (timeColumn < 0 || column < timeColumn ? 1 : 0);
+                  all.add(
+                      new Holds(q.name(), channel, s.unit(), flow && mapping.dischargeNegative()));
+                });
+      }
+    }
+    return all;
   }
 
   /** A unit in brackets at the end of a name is the unit. */

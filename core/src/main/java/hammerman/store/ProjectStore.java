@@ -26,6 +26,7 @@ public final class ProjectStore implements AutoCloseable {
   private final Inventory inventory;
   private final BuildBook buildBook;
   private final RunBook runBook;
+  private final ProofBook proofBook;
   private long dataVersion;
 
   private ProjectStore(Path file, Database database, @Nullable WriterLock lock)
@@ -39,6 +40,7 @@ public final class ProjectStore implements AutoCloseable {
     inventory = new Inventory(this);
     buildBook = new BuildBook(this);
     runBook = new RunBook(this);
+    proofBook = new ProofBook(this);
   }
 
   /**
@@ -179,6 +181,11 @@ public final class ProjectStore implements AutoCloseable {
   /** Returns what was built and how. */
   public BuildBook buildBook() {
     return buildBook;
+  }
+
+  /** Returns what the runs came to. */
+  public ProofBook proofBook() {
+    return proofBook;
   }
 
   /** Returns the runs and their logs. */

@@ -4,18 +4,27 @@ import hammerman.record.Fact;
 import hammerman.record.Fact.Strike;
 import hammerman.record.Run;
 import hammerman.record.Run.Channel;
+import hammerman.record.RunSheet;
 import hammerman.record.Trace;
+import hammerman.telemetry.Quantity;
+import hammerman.telemetry.Telemetry;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** The runs, each with its log kept whole: any channels, as many samples as there were. */
 public final class RunBook {
   /** A run whose log is still coming in; it is not shown, and goes if it never ends. */
   private static final long UNFINISHED = -1;
+
+  /** Longer logs are drawn, but not read as a whole. */
+  private static final long MOST_SAMPLES = 5_000_000;
 
   private final ProjectStore store;
   private final Database database;
@@ -37,10 +46,11 @@ public final class RunBook {
           long id =
               database.insert(
                   "INSERT INTO run (at, name, state, conditions, notes, source, source_hash,"
-                      + " samples) VALUES (?, ?, ?, '{}', ?, ?, ?, ?)",
+                      + " samples) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
                   at.toEpochMilli(),
                   run.name(),
                   state,
+                  SheetText.of(run.sheet()),
                   run.notes(),
                   run.source(),
                   run.sourceHash(),
@@ -99,6 +109,48 @@ public final class RunBook {
         });
   }
 
+  /** Keeps a run of which figures were typed, and that has no log; returns its number. */
+  public long typed(Run run, @Nullable Long state, Instant at) throws NotKept {
+    long id = begin(run, state, at);
+    finish(id, 0);
+    return id;
+  }
+
+  /** Writes anew what is written down of a run: its name, notes and sheet; the log stays. */
+  public void describe(long run, Run as) throws NotKept {
+    store.write(
+        "UPDATE run SET name = ?, notes = ?, conditions = ? WHERE id = ?",
+        as.name(),
+        as.notes(),
+        SheetText.of(as.sheet()),
+        run);
+  }
+
+  /**
+   * Returns the log of a run by its quantities, as its sheet says which channel is what.
+   *
+   * @return empty if it has no log, or none that can be read as one
+   */
+  public Optional<Telemetry> telemetry(Fact<Run> run) throws NotKept {
+    long n = samples(run.id());
+    Map<Quantity, double[]> channels = new EnumMap<>(Quantity.class);
+    if (n < 2 || n > MOST_SAMPLES) {
+      return Optional.empty();
+    }
+    channels.put(Quantity.TIME, raw(run.id(), 0, 0, (int) n));
+    for (RunSheet.Holds h : run.value().sheet().log()) {
+      if (h.channel() >= run.value().channels().size()) {
+        return Optional.empty();
+      }
+      double[] v = raw(run.id(), h.channel(), 0, (int) n);
+      for (int k = 0; k < v.length; k++) {
+        v[k] = (h.negative() ? -1 : 1) * h.unit().toCore(v[k]);
+      }
+      channels.put(Quantity.valueOf(h.quantity()), v);
+    }
+    return Telemetry.of(run.value().name(), channels);
+  }
+
   /** Strikes a run out; its log stays. */
   public void strike(long run, Strike strike) throws NotKept {
     Striking.out(store, "run", run, strike);
@@ -113,7 +165,7 @@ public final class RunBook {
   public List<Fact<Run>> runs(int from, int count) throws NotKept {
     return store.rows(
         this::run,
-        "SELECT id, at, name, notes, source, source_hash, struck_at,"
+        "SELECT id, at, name, notes, source, source_hash, conditions, struck_at,"
             + " struck_reason FROM run WHERE samples >= 0"
             + " ORDER BY id DESC LIMIT ? OFFSET ?",
         count,
@@ -130,8 +182,14 @@ public final class RunBook {
     return new Fact<>(
         id,
         Instant.ofEpochMilli(r.getLong(2)),
-        new Run(r.getString(3), r.getString(4), r.getString(5), r.getString(6), channels),
-        Striking.read(r, 7));
+        new Run(
+            r.getString(3),
+            r.getString(4),
+            r.getString(5),
+            r.getString(6),
+            channels,
+            SheetText.read(r.getString(7))),
+        Striking.read(r, 8));
   }
 
   /** Returns how many samples the log of a run has. */

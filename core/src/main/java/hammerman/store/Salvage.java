@@ -40,6 +40,7 @@ public final class Salvage {
     TABLES.put("channel", "id");
     TABLES.put("block", "channel, level, number");
     TABLES.put("calibration", "id");
+    TABLES.put("incident", "id");
   }
 
   private Salvage() {}

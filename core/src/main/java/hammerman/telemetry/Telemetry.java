@@ -9,6 +9,7 @@ import hammerman.unit.Unit;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
@@ -74,7 +75,48 @@ public final class Telemetry {
             },
             progress,
             cancelled);
-    return whole ? Optional.of(made(name, rows)) : Optional.empty();
+    return whole
+        ? Optional.of(made(name, rows.samples(), rows.size(), rows.skipped(), rows.firstBad()))
+        : Optional.empty();
+  }
+
+  /**
+   * A log whose samples are known already, each channel in the core's unit and as long as the time.
+   *
+   * @return empty if they are not a log: fewer than two samples, no flow, or no time to speak of
+   */
+  public static Optional<Telemetry> of(String name, Map<Quantity, double[]> channels) {
+    double[] time = channels.getOrDefault(Quantity.TIME, new double[0]);
+    boolean flow = channels.containsKey(Quantity.CURRENT) || channels.containsKey(Quantity.POWER);
+    if (!flow || channels.values().stream().anyMatch(c -> c.length != time.length)) {
+      return Optional.empty();
+    }
+    double[][] samples = new double[Quantity.values().length][0];
+    channels.forEach((q, values) -> samples[q.ordinal()] = values.clone());
+    int n = whole(samples, time.length);
+    try {
+      return Optional.of(made(name, samples, n, time.length - n, Optional.empty()));
+    } catch (UnreadableTable e) {
+      return Optional.empty();
+    }
+  }
+
+  /** Moves the samples that have a time and a flow to the front, and returns how many there are. */
+  private static int whole(double[][] samples, int size) {
+    double[] power = samples[Quantity.POWER.ordinal()];
+    double[] flow = power.length > 0 ? power : samples[Quantity.CURRENT.ordinal()];
+    int kept = 0;
+    for (int k = 0; k < size; k++) {
+      if (Double.isFinite(samples[Quantity.TIME.ordinal()][k]) && Double.isFinite(flow[k])) {
+        for (double[] channel : samples) {
+          if (channel.length > 0) {
+            channel[kept] = channel[k];
+          }
+        }
+        kept++;
+      }
+    }
+    return kept;
   }
 
   /** Returns the time that a row of a log says, s; NaN if it says none. */
@@ -101,9 +143,10 @@ public final class Telemetry {
     }
   }
 
-  private static Telemetry made(String name, Collector rows) throws UnreadableTable {
-    double[][] samples = rows.samples();
-    int n = rows.size();
+  private static Telemetry made(
+      String name, double[][] samples, int size, long skipped, Optional<String> firstBad)
+      throws UnreadableTable {
+    int n = size;
     double[] time = samples[Quantity.TIME.ordinal()];
     if (!sorted(time, n)) {
       sort(samples, n);
@@ -115,7 +158,7 @@ public final class Telemetry {
               + ": only "
               + n
               + " rows have both a time and a flow"
-              + rows.firstBad().map(b -> " (" + b + ")").orElse("")
+              + firstBad.map(b -> " (" + b + ")").orElse("")
               + "; at least 2 are needed. Check which columns are chosen.");
     }
     double first = samples[Quantity.TIME.ordinal()][0];
@@ -130,7 +173,7 @@ public final class Telemetry {
               + Figures.duration(span)
               + "; a load must last from 1 s to 30 d. Check the unit of the time column.");
     }
-    return new Telemetry(name, samples, n, rows.skipped());
+    return new Telemetry(name, samples, n, skipped);
   }
 
   /** Returns the number of samples. */

@@ -10,6 +10,7 @@ import hammerman.chain.LaidOut;
 import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.prove.Differences.Compared;
+import hammerman.prove.Differences.Condition;
 import hammerman.prove.Differences.Result;
 import hammerman.simulation.CellPopulation;
 import hammerman.simulation.Discharge;
@@ -153,13 +154,13 @@ class ProveTest {
     Random r = new Random(7);
     String[] names = {"air", "charge at the start", "load carried", "wire"};
     for (int n = 0; n < 400; n++) {
-      Map<String, String> one = new TreeMap<>();
-      Map<String, String> other = new TreeMap<>();
+      Map<String, Condition> one = new TreeMap<>();
+      Map<String, Condition> other = new TreeMap<>();
       int changed = 0;
       for (String name : names) {
         boolean differs = r.nextInt(3) == 0;
-        one.put(name, "a");
-        other.put(name, differs ? "b" : "a");
+        one.put(name, Condition.of("a"));
+        other.put(name, Condition.of(differs ? "b" : "a"));
         changed += differs ? 1 : 0;
       }
       Result here = new Result(10, 0.1, Unit.AMPERE_HOUR);
@@ -179,7 +180,8 @@ class ProveTest {
   void whatIsKnownOfOneRunOnlyForbidsAConclusion() {
     Differences d =
         Differences.between(
-            new Compared("a", Map.of("air", "8 °C"), Map.of("t", new Result(1, 0, Unit.HOUR))),
+            new Compared(
+                "a", Map.of("air", Condition.of("8 °C")), Map.of("t", new Result(1, 0, Unit.HOUR))),
             new Compared("b", Map.of(), Map.of("t", new Result(2, 0, Unit.HOUR))));
     assertThat(d.conclusion()).contains("air is known of one run only");
   }

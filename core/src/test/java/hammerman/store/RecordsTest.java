@@ -16,6 +16,7 @@ import hammerman.record.Measurement.Conditions;
 import hammerman.record.Measurement.Origin;
 import hammerman.record.Run;
 import hammerman.record.Run.Channel;
+import hammerman.record.RunSheet;
 import hammerman.record.StepRecord;
 import hammerman.record.StepRecord.Verdict;
 import hammerman.record.Subject;
@@ -144,7 +145,8 @@ class RecordsTest {
             "",
             "log.csv",
             "",
-            List.of(new Channel("t", "s"), new Channel("U", "V"), new Channel("odd", "")));
+            List.of(new Channel("t", "s"), new Channel("U", "V"), new Channel("odd", "")),
+            RunSheet.NOTHING);
     long id = book.begin(run, 1L, NOON);
     SampleWriter writer = new SampleWriter(3, blocks -> book.append(id, blocks));
     for (int k = 0; k < n; k++) {
@@ -189,7 +191,7 @@ class RecordsTest {
   @Test
   void aLogCutShortLeavesNothing() throws Exception {
     RunBook book = store.runBook();
-    Run run = new Run("Cut", "", "", "", List.of(new Channel("t", "s")));
+    Run run = new Run("Cut", "", "", "", List.of(new Channel("t", "s")), RunSheet.NOTHING);
     long id = book.begin(run, null, NOON);
     SampleWriter writer = new SampleWriter(1, blocks -> book.append(id, blocks));
     for (int k = 0; k < 20_000; k++) {

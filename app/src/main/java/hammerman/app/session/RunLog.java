@@ -1,5 +1,6 @@
 package hammerman.app.session;
 
+import hammerman.record.Run;
 import hammerman.store.NotKept;
 import hammerman.store.ProjectStore;
 import hammerman.store.SampleBlock;
@@ -39,9 +40,17 @@ public final class RunLog {
     door.through(store -> store.runBook().append(id, blocks));
   }
 
-  /** Ends the log; from now on the run is shown. */
-  public void finish(long samples) throws NotKept {
-    door.through(store -> store.runBook().finish(id, samples));
+  /**
+   * Ends the log; from now on the run is shown.
+   *
+   * @param as what is written down of it by then
+   */
+  public void finish(long samples, Run as) throws NotKept {
+    door.through(
+        store -> {
+          store.runBook().describe(id, as);
+          store.runBook().finish(id, samples);
+        });
     changed.run();
   }
 

@@ -47,7 +47,7 @@ public final class Frame {
   private static final Logger LOG = LoggerFactory.getLogger(Frame.class);
 
   /** The least width, in px, at which the states of the stations stand in words. */
-  private static final double FULL_LINE = 1240;
+  private static final double FULL_LINE = 1280;
 
   /** The least width, in px, at which the nameplate has everything on it. */
   private static final double FULL_PLATE = 960;

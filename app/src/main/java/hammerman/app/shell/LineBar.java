@@ -31,7 +31,7 @@ final class LineBar extends HBox {
     NOT_BEGUN("not begun", "none"),
     IN_HAND("in hand", "hand"),
     SOUND("sound", "sound"),
-    WANTS_ATTENTION("wants attention", "warn"),
+    WANTS_ATTENTION("attention", "warn"),
     STOP("stop", "stop");
 
     private final String words;
@@ -120,7 +120,7 @@ final class LineBar extends HBox {
     boolean edited =
         station == Station.SORT
             ? session.project().design().pack().matched().isPresent()
-            : station != Station.BUILD && session.isEdited(station);
+            : station != Station.BUILD && station != Station.PROVE && session.isEdited(station);
     if (!session.isSeen(station) && !edited) {
       return State.NOT_BEGUN;
     }

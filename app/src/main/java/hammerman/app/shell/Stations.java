@@ -8,6 +8,7 @@ import hammerman.app.station.duty.DutyStation;
 import hammerman.app.station.fit.FitStation;
 import hammerman.app.station.forecast.ForecastStation;
 import hammerman.app.station.guard.GuardStation;
+import hammerman.app.station.prove.ProveStation;
 import hammerman.app.station.sort.SortStation;
 import hammerman.app.station.stack.StackStation;
 import hammerman.finding.Station;
@@ -32,7 +33,8 @@ final class Stations {
               Station.FIT, FitStation::new,
               Station.FORECAST, ForecastStation::new,
               Station.SORT, SortStation::new,
-              Station.BUILD, BuildStation::new));
+              Station.BUILD, BuildStation::new,
+              Station.PROVE, ProveStation::new));
 
   private final Bench bench;
   private final Map<Station, StationView> made = new EnumMap<>(Station.class);

@@ -9,7 +9,6 @@ import hammerman.build.Progress;
 import hammerman.build.Setting;
 import hammerman.build.Step;
 import hammerman.forecast.Forecast;
-import hammerman.project.Project;
 import hammerman.project.Shipped;
 import hammerman.record.Fact;
 import hammerman.record.PartRecord;
@@ -17,7 +16,6 @@ import hammerman.record.StepRecord;
 import hammerman.store.BuildBook.CellPlace;
 import hammerman.unit.InvalidValue;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -236,11 +234,7 @@ final class BuildState {
 
   /** Returns the worked example that is at hand, if it is one and its design is unchanged. */
   Optional<Shipped.Example> example() {
-    Project at = session.project();
-    return Arrays.stream(Shipped.Example.values())
-        .filter(e -> e.label().equals(at.name()))
-        .filter(e -> Shipped.example(e).design().equals(at.design()))
-        .findFirst();
+    return Shipped.exampleOf(session.project());
   }
 
   /** Takes the record that goes with the example. */

@@ -33,7 +33,6 @@ public final class DutyStation implements StationView {
   private final Page page;
   private final Views views = new Views();
   private final TaskView task;
-  private final RunsView runs;
   private final List<SpeedFigure> speeds;
   private final VBox speedBox = new VBox(2);
 
@@ -43,7 +42,6 @@ public final class DutyStation implements StationView {
   public DutyStation(Bench bench) {
     Session session = bench.session();
     task = new TaskView(bench);
-    runs = new RunsView(session.keeper());
     speeds =
         List.of(
             speed(bench, "Unloaded, full", Speeds::full),
@@ -73,7 +71,6 @@ public final class DutyStation implements StationView {
             new VBox(12, beginning(session), forms, caution),
             () -> {})
         .add("Task", "task", task, () -> {})
-        .add("Runs", "runs", runs, runs::refresh)
         .add("Replaces a lead battery", "lead", new LeadView(session), () -> {});
     page = new Page(Station.DUTY, views);
   }
@@ -92,9 +89,6 @@ public final class DutyStation implements StationView {
   public void show(Forecast f) {
     Duty duty = f.design().duty();
     task.show(f);
-    if (views.isShown("runs")) {
-      runs.refresh();
-    }
     Optional<Speeds> known = Speeds.of(f.chain());
     speedBox.setVisible(known.isPresent());
     speedBox.setManaged(known.isPresent());
@@ -124,8 +118,6 @@ public final class DutyStation implements StationView {
     Read the machine's limits off its controller: the voltage at which it cuts out, the highest it \
     survives, the battery current at full effort and at most, and what it pushes back when braking. \
     Motor constant, reduction and wheel tell the speed that a voltage buys.
-
-    Runs lists the logs taken in; each is kept whole, with every channel, and drawn at any zoom.
 
     Then say in Task what one charge must do: so many hours at so many watts, a distance, a round of \
     segments repeated, or a log of a real run. A segment's power is typed, or worked out from its slope; \

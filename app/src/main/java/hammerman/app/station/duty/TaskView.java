@@ -2,6 +2,7 @@ package hammerman.app.station.duty;
 
 import hammerman.app.control.Following;
 import hammerman.app.control.Form;
+import hammerman.app.control.LogPanel;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
@@ -39,7 +40,16 @@ final class TaskView extends VBox {
     super(8);
     session = bench.session();
     rounds = new RoundTable(bench);
-    importer = new LogPanel(bench);
+    importer =
+        new LogPanel(
+            bench.session(),
+            bench.settings(),
+            bench.files(),
+            "Use as the duty",
+            (run, log) ->
+                bench
+                    .session()
+                    .edit("Log as the duty", Station.DUTY, p -> withTask(p, log.asTask())));
     ToggleGroup group = new ToggleGroup();
     HBox words = new HBox();
     for (TaskKind kind : TaskKind.values()) {
@@ -91,7 +101,7 @@ final class TaskView extends VBox {
       rounds.show(round);
     }
     if (task instanceof Task.ByLog log) {
-      importer.show(log);
+      importer.show(log.source());
     }
   }
 

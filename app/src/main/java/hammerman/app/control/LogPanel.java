@@ -1,19 +1,18 @@
-package hammerman.app.station.duty;
+package hammerman.app.control;
 
-import hammerman.app.control.FileAsk;
-import hammerman.app.control.InWords;
 import hammerman.app.job.Latest;
 import hammerman.app.session.RunLog;
 import hammerman.app.session.Session;
-import hammerman.app.station.Bench;
-import hammerman.duty.Task;
-import hammerman.finding.Station;
+import hammerman.app.session.Settings;
+import hammerman.prove.SheetOfLog;
+import hammerman.record.Run;
 import hammerman.store.LogImport;
 import hammerman.store.NotKept;
 import hammerman.table.TableFile;
 import hammerman.table.UnreadableTable;
 import hammerman.telemetry.Mapping;
 import hammerman.telemetry.Quantity;
+import hammerman.telemetry.Telemetry;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import java.nio.file.Path;
@@ -34,17 +33,19 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Takes in a log to be the duty: a small preview, which column is what, then the reading with its
- * progress. The log is kept whole among the runs; the duty is a reading of it. What was chosen for
+ * Takes in the log of a run: a small preview, which column is what, then the reading with its
+ * progress. The log is kept whole among the runs, with what it says for itself. What was chosen for
  * a set of columns is remembered.
  */
-final class LogPanel extends VBox {
+public final class LogPanel extends VBox {
   private static final int PREVIEW_ROWS = 5;
   private static final int PREVIEW_COLUMNS = 8;
   private static final String NONE = "not there";
 
-  private final Bench bench;
   private final Session session;
+  private final Settings settings;
+  private final String purpose;
+  private final Taker taker;
   private final Latest reading = new Latest("log");
   private final Label source = new Label();
   private final Label complaint = new Label();
@@ -58,10 +59,28 @@ final class LogPanel extends VBox {
   /** Column and unit of a quantity. */
   private record Choice(ChoiceBox<String> column, ChoiceBox<Unit> unit) {}
 
-  LogPanel(Bench bench) {
+  /** Takes what was read of a log that is kept by then. */
+  @FunctionalInterface
+  public interface Taker {
+    /**
+     * Takes it.
+     *
+     * @param run its number
+     */
+    void take(long run, Telemetry log);
+  }
+
+  /**
+   * Makes a panel with nothing chosen yet.
+   *
+   * @param use what the log is read for, on the button
+   */
+  public LogPanel(Session session, Settings settings, FileAsk files, String use, Taker taker) {
     super(6);
-    this.bench = bench;
-    session = bench.session();
+    this.session = session;
+    this.settings = settings;
+    purpose = use;
+    this.taker = taker;
     source.setId("log-source");
     source.getStyleClass().add("answer");
     complaint.setId("log-complaint");
@@ -71,14 +90,13 @@ final class LogPanel extends VBox {
     Button choose = new Button("Choose a log");
     choose.setId("choose-log");
     choose.getStyleClass().add("act");
-    choose.setOnAction(
-        e -> bench.files().open("Choose a log", FileAsk.Kind.TABLE).ifPresent(this::open));
+    choose.setOnAction(e -> files.open("Choose a log", FileAsk.Kind.TABLE).ifPresent(this::open));
     cancel.setId("cancel-log");
     cancel.getStyleClass().addAll("plain", "small");
     cancel.setOnAction(
         e -> {
           reading.cancel();
-          complaint.setText("Cancelled; the duty is as it was.");
+          complaint.setText("Cancelled; all is as it was.");
         });
     progress.setPrefWidth(180);
     progress.visibleProperty().bind(reading.busyProperty());
@@ -88,11 +106,13 @@ final class LogPanel extends VBox {
     getChildren().addAll(top, complaint, preview);
   }
 
-  void show(Task.ByLog log) {
-    source.setText(log.source());
+  /** Says where the present log is from. */
+  public void show(String from) {
+    source.setText(from);
   }
 
-  private void open(Path file) {
+  /** Opens a file as if it had been chosen. */
+  public void open(Path file) {
     complaint.setText("");
     preview.getChildren().clear();
     try {
@@ -105,7 +125,7 @@ final class LogPanel extends VBox {
   }
 
   private Optional<Mapping> remembered(TableFile opened) {
-    return Mapping.of(bench.settings().text(key(opened), ""), opened);
+    return Mapping.of(settings.text(key(opened), ""), opened);
   }
 
   private static String key(TableFile opened) {
@@ -138,7 +158,7 @@ final class LogPanel extends VBox {
     }
     negative.setId("discharge-negative");
     negative.setSelected(mapping.dischargeNegative());
-    Button use = new Button("Use as the duty");
+    Button use = new Button(purpose);
     use.setId("use-log");
     use.getStyleClass().add("act");
     use.setOnAction(e -> read());
@@ -187,7 +207,7 @@ final class LogPanel extends VBox {
 
   /** What reading gave: a task, or why not. */
   private sealed interface Result {
-    record Read(Task.ByLog task) implements Result {}
+    record Read(long run, Telemetry log) implements Result {}
 
     record Refused(String why) implements Result {}
   }
@@ -198,7 +218,7 @@ final class LogPanel extends VBox {
       return;
     }
     Mapping mapping = chosen();
-    bench.settings().put(key(opened), mapping.text());
+    settings.put(key(opened), mapping.text());
     complaint.setText("");
     progress.setProgress(0);
     reading.submit(
@@ -207,7 +227,7 @@ final class LogPanel extends VBox {
           switch (result) {
             case Result.Read r -> {
               preview.getChildren().clear();
-              session.edit("Log as the duty", Station.DUTY, p -> TaskView.withTask(p, r.task()));
+              taker.take(r.run(), r.log());
             }
             case Result.Refused r -> complaint.setText(r.why());
           }
@@ -218,7 +238,8 @@ final class LogPanel extends VBox {
     LogImport log = new LogImport(opened, mapping);
     String name = String.valueOf(opened.file().getFileName()).replaceFirst("\\.[^.]*$", "");
     try {
-      RunLog run = session.keeper().beginRun(log.run(name.isBlank() ? "Run" : name));
+      Run described = log.run(name.isBlank() ? "Run" : name);
+      RunLog run = session.keeper().beginRun(described);
       boolean whole = false;
       try {
         Optional<LogImport.Imported> read =
@@ -227,12 +248,13 @@ final class LogPanel extends VBox {
                 share -> Platform.runLater(() -> progress.setProgress(share)),
                 () -> Thread.currentThread().isInterrupted());
         if (read.isEmpty()) {
-          return new Result.Refused("Cancelled; the duty is as it was.");
+          return new Result.Refused("Cancelled; all is as it was.");
         }
-        Task.ByLog task = read.get().telemetry().asTask();
-        run.finish(read.get().samples());
+        Telemetry telemetry = read.get().telemetry();
+        run.finish(
+            read.get().samples(), described.withSheet(SheetOfLog.of(telemetry, described.sheet())));
         whole = true;
-        return new Result.Read(task);
+        return new Result.Read(run.id(), telemetry);
       } finally {
         if (!whole) {
           run.abandon();

@@ -1,4 +1,4 @@
-package hammerman.app.station.duty;
+package hammerman.app.station.prove;
 
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.Picture;
@@ -31,11 +31,34 @@ final class RunPicture extends Picture {
    * @param from index of the first sample shown
    * @param to index after the last
    * @param time of the slots, s
+   * @param numbers of the channels shown
    * @param channels shown
    * @param traces of them
+   * @param lines laid over channels
    */
   record Stretch(
-      long samples, long from, long to, Trace time, List<Channel> channels, List<Trace> traces) {}
+      long samples,
+      long from,
+      long to,
+      Trace time,
+      List<Integer> numbers,
+      List<Channel> channels,
+      List<Trace> traces,
+      List<Over> lines) {
+    Stretch over(List<Over> with) {
+      return new Stretch(samples, from, to, time, numbers, channels, traces, with);
+    }
+  }
+
+  /**
+   * A line over a channel.
+   *
+   * @param channel number of it
+   * @param time s, rising
+   * @param value in the channel's unit
+   */
+  @SuppressWarnings("ArrayRecordComponent")
+  record Over(int channel, double[] time, double[] value) {}
 
   /** Asks for another stretch. */
   @FunctionalInterface
@@ -165,6 +188,13 @@ final class RunPicture extends Picture {
       low = t.low(k) < low ? t.low(k) : low;
       high = t.high(k) > high ? t.high(k) : high;
     }
+    for (Over o : s.lines()) {
+      for (int k = 0; o.channel() == s.numbers().get(c) && k < o.time().length; k++) {
+        boolean inside = o.time()[k] / unit >= x.low() && o.time()[k] / unit <= x.high();
+        low = inside && o.value()[k] < low ? o.value()[k] : low;
+        high = inside && o.value()[k] > high ? o.value()[k] : high;
+      }
+    }
     Channel channel = s.channels().get(c);
     String name = channel.name() + (channel.unit().isEmpty() ? "" : ", " + channel.unit());
     if (!(low <= high) || bottom - top < 12) {
@@ -191,6 +221,29 @@ final class RunPicture extends Picture {
       n++;
     }
     pen.strokes(c % 2 == 0 ? Role.HOT : Role.COOL, 1.2, ends, n);
+    for (Over o : s.lines()) {
+      if (o.channel() == s.numbers().get(c)) {
+        over(pen, x, y, o, unit);
+      }
+    }
+  }
+
+  /** A line over a band, one point for each pixel at most. */
+  private static void over(Pen pen, Scale x, Scale y, Over o, double unit) {
+    double[] xs = new double[o.time().length];
+    double[] ys = new double[o.time().length];
+    int n = 0;
+    double last = Double.NEGATIVE_INFINITY;
+    for (int k = 0; k < o.time().length; k++) {
+      double at = x.at(o.time()[k] / unit);
+      boolean inside = at >= x.from() && at <= x.to() && Double.isFinite(o.value()[k]);
+      if (inside && at - last >= 0.7) {
+        xs[n] = at;
+        ys[n++] = Math.clamp(y.at(o.value()[k]), y.to(), y.from());
+        last = at;
+      }
+    }
+    pen.curve(Role.INK, 0.9, xs, ys, n);
   }
 
   /** A slot's stroke begins where the one before it was, so that steps stay joined. */

@@ -1,8 +1,8 @@
-package hammerman.app.station.duty;
+package hammerman.app.station.prove;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import hammerman.app.station.duty.RunPicture.Stretch;
+import hammerman.app.station.prove.RunPicture.Stretch;
 import hammerman.record.Trace;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,6 +36,8 @@ class RunPictureTest {
             from,
             to,
             new Trace(0, 1, new double[0], new double[0]),
+            List.of(),
+            List.of(),
             List.of(),
             List.of()));
   }

@@ -1,0 +1,252 @@
+package hammerman.app.station.prove;
+
+import hammerman.app.control.Facts;
+import hammerman.app.control.PlainButton;
+import hammerman.app.control.RecordTable;
+import hammerman.app.control.RecordTable.Column;
+import hammerman.app.job.Latest;
+import hammerman.app.station.Page;
+import hammerman.app.station.prove.ProveState.Log;
+import hammerman.design.Design;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.prove.Accepted;
+import hammerman.prove.Calibration;
+import hammerman.record.CalibrationRecord;
+import hammerman.record.CalibrationRecord.Scaled;
+import hammerman.record.Fact;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** The scales that fit the chosen run's log best, what they would change, and what was decided. */
+final class CalibrateView extends StackPane {
+  private static final DateTimeFormatter WHEN =
+      DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+
+  private final ProveState state;
+  private final Latest working = new Latest("calibrated forecast");
+  private final Label which = new Label();
+  private final Label scales = new Label();
+  private final Label notTold = new Label();
+  private final CheckBox resistance = new CheckBox("Take the resistance");
+  private final CheckBox capacity = new CheckBox("Take the capacity");
+  private final Facts changes = new Facts("fact-name", "fact-value", "fact-value");
+  private final ResidualPicture residuals = new ResidualPicture();
+  private final PlainButton accept = new PlainButton("Accept", "accept-scales", this::accept);
+  private final PlainButton decline = new PlainButton("Decline", "decline-scales", this::decline);
+  private final RecordTable<Fact<CalibrationRecord>> history =
+      new RecordTable<Fact<CalibrationRecord>>(
+              "scales",
+              "what was decided",
+              "Nothing was accepted or declined yet; forecasts are by the design alone.",
+              List.of(
+                  Column.<Fact<CalibrationRecord>>words(
+                          "When", 136, f -> WHEN.format(f.at().atZone(ZoneId.systemDefault())))
+                      .ordered(Comparator.comparing(Fact::at)),
+                  Column.words("Scale of", 90, f -> f.value().quantity().label()),
+                  Column.figures(
+                      "Times",
+                      64,
+                      f -> Figures.fixed(f.value().scale(), 3),
+                      Comparator.comparingDouble(f -> f.value().scale())),
+                  Column.figures(
+                      "Error",
+                      64,
+                      f -> "± " + Figures.fixed(1.96 * f.value().uncertainty(), 3),
+                      Comparator.comparingDouble(f -> f.value().uncertainty())),
+                  Column.<Fact<CalibrationRecord>>words(
+                          "Decided", 90, f -> f.value().accepted() ? "accepted" : "declined")
+                      .styled(f -> f.value().accepted() ? "good" : "")))
+          .withoutFilter();
+
+  CalibrateView(ProveState state) {
+    this.state = state;
+    which.setId("calibrate-which");
+    scales.setId("calibrate-scales");
+    scales.getStyleClass().add("verdict-line");
+    notTold.setId("calibrate-not-told");
+    which.getStyleClass().add("answer");
+    notTold.getStyleClass().add("answer");
+    for (Label l : List.of(which, scales, notTold)) {
+      l.setWrapText(true);
+      l.setMinHeight(USE_PREF_SIZE);
+      l.setMaxWidth(900);
+      l.managedProperty().bind(l.textProperty().isNotEmpty());
+    }
+    resistance.setId("take-resistance");
+    capacity.setId("take-capacity");
+    accept.getStyleClass().add("act");
+    changes.setId("calibrate-changes");
+    FlowPane take = new FlowPane(12, 4, resistance, capacity, accept, decline);
+    resistance.selectedProperty().addListener((o, was, is) -> preview());
+    capacity.selectedProperty().addListener((o, was, is) -> preview());
+    residuals.setMinHeight(130);
+    residuals.setPrefHeight(170);
+    VBox.setVgrow(residuals, Priority.SOMETIMES);
+    history.setMinHeight(120);
+    history.setPrefHeight(150);
+    getChildren()
+        .add(
+            new VBox(
+                8,
+                which,
+                scales,
+                notTold,
+                take,
+                changes,
+                Page.heading("What is left between log and forecast"),
+                residuals,
+                Page.heading("What was decided"),
+                history));
+    state.logProperty().addListener((o, was, is) -> show(is));
+    state.shownProperty().addListener((o, was, is) -> history.show(is.scales().reversed()));
+    history.show(state.shown().scales().reversed());
+    show(state.logProperty().get());
+  }
+
+  private @Nullable Calibration fit() {
+    Log l = state.logProperty().get();
+    return l == null ? null : l.fit().orElse(null);
+  }
+
+  private void show(@Nullable Log l) {
+    Calibration c = fit();
+    boolean has = c != null;
+    for (var n : List.of(resistance, capacity, accept, decline)) {
+      n.setDisable(!has);
+    }
+    residuals.show(l);
+    if (l == null || c == null) {
+      which.setText(
+          l == null
+              ? "Choose a run with a log at Runs."
+              : "The log of “%s” fits nothing: it has too few voltages, or is of another pack."
+                  .formatted(l.row().run().value().name()));
+      scales.setText("");
+      notTold.setText("");
+      changes.show(List.of());
+      return;
+    }
+    which.setText(
+        Figures.unbroken(
+            "From “%s”: %s samples over %s of the charge. %s before, %s with both scales, root mean square."
+                .formatted(
+                    l.row().run().value().name(),
+                    Figures.number(c.samples()),
+                    Figures.of(c.used(), Unit.PERCENT, 0),
+                    Figures.of(c.before(), Unit.VOLT, 3),
+                    Figures.of(c.rms(), Unit.VOLT, 3))));
+    scales.setText(
+        "Resistance %s times the design's, capacity %s, 95 %% certain."
+            .formatted(c.resistance().words(), c.capacity().words()));
+    notTold.setText(Figures.unbroken(String.join(" ", c.notTold())));
+    resistance.setSelected(c.resistance().differs());
+    capacity.setSelected(c.capacity().differs() && c.notTold().isEmpty());
+    preview();
+  }
+
+  private @Nullable Design accepted() {
+    Calibration c = fit();
+    Forecast f = state.forecast();
+    return c == null || f == null
+        ? null
+        : Accepted.by(
+            f.design(),
+            capacity.isSelected() ? c.capacity().value() : 1,
+            resistance.isSelected() ? c.resistance().value() : 1);
+  }
+
+  private void preview() {
+    Forecast now = state.forecast();
+    Design as = accepted();
+    accept.setDisable(as == null || (!resistance.isSelected() && !capacity.isSelected()));
+    if (now == null || as == null) {
+      return;
+    }
+    working.submit(
+        () -> Forecast.of(as), then -> changes(now, then), e -> state.say(Latest.inWords(e)));
+  }
+
+  private void changes(Forecast now, Forecast then) {
+    var before = now.reach();
+    var after = then.reach();
+    changes.show(
+        List.of(
+            List.of("What it changes", "now", "then"),
+            List.of(
+                "Capacity of the pack",
+                Figures.of(now.design().pack().capacity(), Unit.AMPERE_HOUR),
+                Figures.of(then.design().pack().capacity(), Unit.AMPERE_HOUR)),
+            List.of(
+                "Until it ends, typical day",
+                Figures.duration(before.typical().endTime()),
+                Figures.duration(after.typical().endTime())),
+            List.of(
+                "Lowest voltage in the duty",
+                Figures.of(now.duty().extremes().lowestVoltage(), Unit.VOLT, 1),
+                Figures.of(then.duty().extremes().lowestVoltage(), Unit.VOLT, 1)),
+            List.of(
+                "Hottest cell in the duty",
+                Figures.of(now.duty().extremes().peakTemperature(), Unit.CELSIUS, 0),
+                Figures.of(then.duty().extremes().peakTemperature(), Unit.CELSIUS, 0)),
+            List.of(
+                "Life",
+                Figures.of(now.life().years(), Unit.ONE, 1) + " years",
+                Figures.of(then.life().years(), Unit.ONE, 1) + " years")));
+  }
+
+  private void accept() {
+    Design as = accepted();
+    if (as != null) {
+      keep(true);
+      state.session().editDesign("Accept what the log says", Station.PROVE, d -> as);
+      state.say("Every forecast now counts with it. Undo takes it back; the record stays.");
+    }
+  }
+
+  private void decline() {
+    keep(false);
+    state.say("Declined; nothing changes, and the record says so.");
+  }
+
+  private void keep(boolean yes) {
+    Calibration c = fit();
+    Log l = state.logProperty().get();
+    if (c == null || l == null) {
+      return;
+    }
+    List<Long> runs = List.of(l.row().id());
+    Instant now = state.now();
+    List<CalibrationRecord> all =
+        List.of(
+            new CalibrationRecord(
+                Scaled.RESISTANCE,
+                c.resistance().value(),
+                c.resistance().error(),
+                runs,
+                yes && resistance.isSelected()),
+            new CalibrationRecord(
+                Scaled.CAPACITY,
+                c.capacity().value(),
+                c.capacity().error(),
+                runs,
+                yes && capacity.isSelected()));
+    state
+        .session()
+        .keeper()
+        .record(store -> store.proofBook().keep(all, now), ids -> {}, t -> state.say(t.why()));
+  }
+}

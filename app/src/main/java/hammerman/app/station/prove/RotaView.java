@@ -1,0 +1,201 @@
+package hammerman.app.station.prove;
+
+import hammerman.app.control.ActTable;
+import hammerman.app.control.Form;
+import hammerman.app.control.QuantityField;
+import hammerman.app.station.Page;
+import hammerman.duty.Task;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.prove.Consumption;
+import hammerman.prove.Rota;
+import hammerman.unit.Figures;
+import hammerman.unit.InvalidValue;
+import hammerman.unit.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** What runs took by course, given back to the duty; and how many batteries work a day in turn. */
+final class RotaView extends StackPane {
+  private static final double EIGHT_HOURS = 8 * 3600;
+
+  private final ProveState state;
+  private final ActTable courses = new ActTable("courses");
+  private final Label none = new Label("No run with its energy is written down yet.");
+  private final Label answer = new Label();
+  private final RotaPicture picture = new RotaPicture();
+  private final QuantityField run;
+  private final QuantityField charge;
+  private double runs = Double.NaN;
+  private double charges = Double.NaN;
+  private int chargers = 1;
+  private double day = EIGHT_HOURS;
+  private boolean typed;
+
+  RotaView(ProveState state) {
+    this.state = state;
+    none.getStyleClass().add("answer");
+    none.managedProperty().bind(none.visibleProperty());
+    answer.setId("rota-answer");
+    answer.getStyleClass().add("verdict-line");
+    answer.setWrapText(true);
+    answer.setMinHeight(USE_PREF_SIZE);
+    run = field("Works for", Unit.HOUR, v -> runs = v);
+    charge = field("Charges in", Unit.HOUR, v -> charges = v);
+    QuantityField many = field("Chargers", Unit.ONE, v -> chargers = (int) Math.rint(v));
+    many.show(1.0);
+    QuantityField hours = field("Working day", Unit.HOUR, v -> day = v);
+    hours.show(EIGHT_HOURS);
+    FlowPane fields =
+        new FlowPane(16, 4, row(run, "h"), row(charge, "h"), row(many, ""), row(hours, "h"));
+    Label caution =
+        new Label(
+            "Batteries on charge are watched and lie on stone; none is charged below 0 °C or while"
+                + " hot from work.");
+    caution.getStyleClass().add("caution");
+    caution.setWrapText(true);
+    picture.setMinHeight(140);
+    picture.setPrefHeight(200);
+    VBox.setVgrow(picture, Priority.SOMETIMES);
+    getChildren()
+        .add(
+            new VBox(
+                10,
+                Page.heading("Energy by course"),
+                none,
+                courses,
+                Page.heading("Batteries in turn"),
+                fields,
+                answer,
+                picture,
+                caution));
+    state.shownProperty().addListener((o, was, is) -> show());
+    show();
+  }
+
+  private interface Taker {
+    void take(double core);
+  }
+
+  private QuantityField field(String name, Unit unit, Taker taker) {
+    QuantityField f =
+        new QuantityField(
+            name,
+            unit,
+            false,
+            v -> {
+              if (v != null) {
+                typed = true;
+                taker.take(v);
+                rota();
+              }
+            });
+    f.setId("rota-" + Form.id(name));
+    f.setPrefWidth(70);
+    return f;
+  }
+
+  private static HBox row(QuantityField field, String unit) {
+    String spoken = field.getAccessibleText();
+    Label label =
+        new Label(spoken.contains(",") ? spoken.substring(0, spoken.indexOf(',')) : spoken);
+    label.getStyleClass().add("field-label");
+    label.setLabelFor(field);
+    Label symbol = new Label(unit);
+    symbol.getStyleClass().add("fact-name");
+    HBox row = new HBox(6, label, field, symbol);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  private void show() {
+    List<ActTable.Row> rows = new ArrayList<>();
+    List<Consumption> all =
+        Consumption.of(
+            state.shown().counting().stream().map(r -> r.run().value().sheet()).toList());
+    for (Consumption c : all) {
+      Unit unit = c.byDistance() ? Unit.WATT_HOUR_PER_KILOMETRE : Unit.WATT;
+      rows.add(
+          new ActTable.Row(
+              List.of(
+                  c.course().isEmpty() ? "no course written down" : c.course(),
+                  Figures.of(c.mean(), unit),
+                  Double.isNaN(c.spread()) ? "one run" : "± " + Figures.of(c.spread(), unit),
+                  String.valueOf(c.runs())),
+              "Use it at Duty",
+              () -> use(c)));
+    }
+    none.setVisible(rows.isEmpty());
+    courses.show(
+        rows.isEmpty() ? List.of() : List.of("Course", "takes", "differs by", "runs"), rows);
+    Forecast f = state.forecast();
+    if (f != null && !typed) {
+      runs = f.reach().typical().endTime();
+      charges = Math.max(60, f.usualCharge().time());
+      run.show(whole(runs));
+      charge.show(whole(charges));
+    }
+    rota();
+  }
+
+  /** To a hundredth of an hour: enough to plan a day by. */
+  private static double whole(double seconds) {
+    return 36 * Math.rint(seconds / 36);
+  }
+
+  /** The duty asks for as far, or as long, at what was measured. */
+  private void use(Consumption c) {
+    state
+        .session()
+        .edit(
+            "Measured energy of " + (c.course().isEmpty() ? "runs" : c.course()),
+            Station.DUTY,
+            p -> {
+              var load = p.duty().task().load();
+              double way =
+                  load.rounds()
+                      * load.steps().stream().mapToDouble(x -> x.speed() * x.duration()).sum();
+              double speed = Double.isNaN(c.speed()) ? way / load.duration() : c.speed();
+              Task task =
+                  c.byDistance() && way > 0
+                      ? new Task.ByDistance(way, c.mean(), speed)
+                      : new Task.ByTime(
+                          c.byDistance() ? c.mean() * speed : c.mean(), load.duration());
+              return p.withDuty(p.duty().withTask(task));
+            });
+    state.say("Duty now counts with what was measured. Undo takes it back.");
+  }
+
+  private void rota() {
+    if (Double.isNaN(runs) || Double.isNaN(charges)) {
+      answer.setText("");
+      return;
+    }
+    try {
+      Rota.Question q = new Rota.Question(runs, charges, chargers, day);
+      Rota r = Rota.fewest(q);
+      answer.setText(
+          Figures.unbroken(
+              "%d %s and %d %s work %s through, %s shifts of up to %s."
+                  .formatted(
+                      r.batteries(),
+                      r.batteries() == 1 ? "battery" : "batteries",
+                      chargers,
+                      chargers == 1 ? "charger" : "chargers",
+                      Figures.duration(day),
+                      r.shifts().size(),
+                      Figures.duration(runs))));
+      picture.show(r);
+    } catch (InvalidValue e) {
+      answer.setText(String.valueOf(e.getMessage()));
+      picture.show(null);
+    }
+  }
+}
