@@ -106,7 +106,7 @@ public final class Shipped {
                   7,
                   288.15,
                   303.15,
-                  0.985,
+                  0.91,
                   4,
                   RunCondition.WIRE,
                   "as built",

@@ -122,6 +122,16 @@ public record Comparison(
     return c.tells() ? OptionalDouble.of(c.soc()) : OptionalDouble.empty();
   }
 
+  /** What a meter, or another day, makes of the same result. */
+  private static double same(RunResult r, double value) {
+    return switch (r) {
+      case LOWEST_VOLTAGE -> 0.005 * value;
+      case HOTTEST -> SAME_AIR;
+      case DURATION, CHARGE, ENERGY, REGENERATED, PEAK_CURRENT, PEAK_POWER, DISTANCE, RESISTANCE ->
+          0.02 * value;
+    };
+  }
+
   private static String name(String label) {
     return label.toLowerCase(Locale.ROOT);
   }
@@ -166,7 +176,8 @@ public record Comparison(
         .forEach(
             (r, v) -> {
               double[] known = scatter.get(r);
-              results.put(r.label(), new Result(v, known == null ? 0 : known[0], r.unit()));
+              results.put(
+                  r.label(), new Result(v, known == null ? 0 : known[0], same(r, v), r.unit()));
             });
     return new Compared(e.name(), conditions, results);
   }

@@ -61,11 +61,17 @@ public record Differences(List<String> conditions, List<String> results, String 
    *
    * @param value in the core's unit
    * @param scatter by which repeats of the same run differ, one standard deviation; 0 if not known
+   * @param same results no further apart count as the same whatever the scatter, in the core's unit
    * @param unit it is shown in
    */
-  public record Result(double value, double scatter, Unit unit) {}
+  public record Result(double value, double scatter, double same, Unit unit) {
+    /** A result that counts as the same within a fiftieth. */
+    public static Result of(double value, double scatter, Unit unit) {
+      return new Result(value, scatter, SAME * Math.abs(value), unit);
+    }
+  }
 
-  /** Results nearer than this share, or two scatters, do not count as different. */
+  /** Results nearer than this share do not count as different. */
   private static final double SAME = 0.02;
 
   /** Compares two runs. */
@@ -98,7 +104,7 @@ public record Differences(List<String> conditions, List<String> results, String 
               if (other != null) {
                 double apart = Math.abs(other.value() - one.value());
                 double scatter = 2 * Math.hypot(one.scatter(), other.scatter());
-                if (apart > Math.max(scatter, SAME * Math.abs(one.value()))) {
+                if (apart > Math.max(scatter, one.same())) {
                   results.add(
                       "%s: %s, then %s"
                           .formatted(

@@ -163,8 +163,8 @@ class ProveTest {
         other.put(name, Condition.of(differs ? "b" : "a"));
         changed += differs ? 1 : 0;
       }
-      Result here = new Result(10, 0.1, Unit.AMPERE_HOUR);
-      Result there = new Result(r.nextBoolean() ? 10.05 : 12, 0.1, Unit.AMPERE_HOUR);
+      Result here = Result.of(10, 0.1, Unit.AMPERE_HOUR);
+      Result there = Result.of(r.nextBoolean() ? 10.05 : 12, 0.1, Unit.AMPERE_HOUR);
       Differences d =
           Differences.between(
               new Compared("first", one, Map.of("charge", here)),
@@ -181,8 +181,8 @@ class ProveTest {
     Differences d =
         Differences.between(
             new Compared(
-                "a", Map.of("air", Condition.of("8 °C")), Map.of("t", new Result(1, 0, Unit.HOUR))),
-            new Compared("b", Map.of(), Map.of("t", new Result(2, 0, Unit.HOUR))));
+                "a", Map.of("air", Condition.of("8 °C")), Map.of("t", Result.of(1, 0, Unit.HOUR))),
+            new Compared("b", Map.of(), Map.of("t", Result.of(2, 0, Unit.HOUR))));
     assertThat(d.conclusion()).contains("air is known of one run only");
   }
 }

@@ -30,6 +30,7 @@ final class CompareView extends StackPane {
   private final Label worked = new Label();
   private final Label next = new Label();
   private final Label conditions = new Label();
+  private final Label differ = new Label();
   private final Facts results = new Facts("fact-name", "fact-value", "fact-value", "fact-value");
   private boolean filling;
 
@@ -40,14 +41,15 @@ final class CompareView extends StackPane {
     worked.setId("differs-worked");
     next.setId("differs-next");
     conditions.setId("differs-conditions");
+    differ.setId("differs-apart");
     results.setId("differs-results");
-    for (Label l : List.of(conclusion, worked, next, conditions)) {
+    for (Label l : List.of(conclusion, worked, next, conditions, differ)) {
       l.setWrapText(true);
       l.setMinHeight(USE_PREF_SIZE);
       l.setMaxWidth(900);
       l.managedProperty().bind(l.textProperty().isNotEmpty());
     }
-    for (Label l : List.of(worked, next, conditions)) {
+    for (Label l : List.of(worked, next, conditions, differ)) {
       l.getStyleClass().add("answer");
     }
     FlowPane which = new FlowPane(8, 4, label("First"), first, label("and then"), second);
@@ -64,6 +66,7 @@ final class CompareView extends StackPane {
                 conditions,
                 worked,
                 Page.heading("What they gave"),
+                differ,
                 results));
     state.shownProperty().addListener((o, was, is) -> fill());
     state.logProperty().addListener((o, was, is) -> compare());
@@ -116,7 +119,7 @@ final class CompareView extends StackPane {
           state.shown().counting().size() < 2
               ? "Two runs are needed to compare."
               : "Choose two different runs.");
-      for (Label l : List.of(worked, next, conditions)) {
+      for (Label l : List.of(worked, next, conditions, differ)) {
         l.setText("");
       }
       results.show(List.of());
@@ -139,6 +142,12 @@ final class CompareView extends StackPane {
   private void show(Comparison.Entry a, Comparison.Entry b, Comparison c) {
     conclusion.setText(Figures.unbroken(c.remaining().conclusion()));
     next.setText(Figures.unbroken(c.next()));
+    differ.setText(
+        c.remaining().results().isEmpty()
+            ? ""
+            : Figures.unbroken(
+                "More apart than scatter: %s."
+                    .formatted(String.join("; ", c.remaining().results()))));
     conditions.setText(
         c.raw().conditions().isEmpty()
             ? "None that was written down."
