@@ -56,10 +56,14 @@ class RunsTest extends AtTheDesk {
           return null;
         });
     desk.until(() -> desk.text("#kept").startsWith("barrow"));
-    desk.view(Station.DUTY, "runs");
+    desk.view(Station.PROVE, "runs");
     TableView<?> table = desk.find("#runs", TableView.class);
     desk.until(() -> Desk.fx(() -> table.getItems().size()) == 1);
-    assertThat(Desk.fx(() -> table.getColumns().get(2).getCellData(0))).isEqualTo("30000");
+    assertThat(Desk.fx(() -> table.getColumns().get(0).getCellData(0))).isEqualTo("terraces");
+    assertThat(Desk.fx(() -> table.getColumns().get(2).getCellData(0)))
+        .as("worked out of the log as it came in")
+        .asString()
+        .endsWith("Wh");
     Desk.fx(
         () -> {
           table.requestFocus();
@@ -70,8 +74,8 @@ class RunsTest extends AtTheDesk {
     assertThat(desk.text("#channel-3")).isEqualTo("Wind");
     desk.keys(KeyCode.CONTROL, KeyCode.C);
     assertThat(Desk.fx(() -> Clipboard.getSystemClipboard().getString()))
-        .startsWith("Run\tTaken in\tSamples")
-        .contains("terraces\t", "\t30000\t");
+        .startsWith("Run\tWhen\tEnergy")
+        .contains("terraces\t");
     TextField reason = desk.find("#strike-reason", TextField.class);
     Desk.fx(
         () -> {
@@ -81,7 +85,7 @@ class RunsTest extends AtTheDesk {
     desk.press("#strike-run");
     desk.until(
         () ->
-            String.valueOf(Desk.fx(() -> table.getColumns().get(3).getCellData(0)))
+            String.valueOf(Desk.fx(() -> table.getColumns().get(5).getCellData(0)))
                 .contains("wheel was slipping"));
     desk.close();
     try (ProjectStore store = ProjectStore.look(file)) {
@@ -103,11 +107,11 @@ class RunsTest extends AtTheDesk {
     desk.example();
     takeIn();
     desk.press("#undo");
-    desk.view(Station.DUTY, "runs");
+    desk.view(Station.PROVE, "runs");
     TableView<?> table = desk.find("#runs", TableView.class);
     desk.until(() -> Desk.fx(() -> table.getItems().size()) == 1);
     desk.keys(KeyCode.CONTROL, KeyCode.N);
-    desk.view(Station.DUTY, "runs");
+    desk.view(Station.PROVE, "runs");
     desk.until(() -> Desk.fx(() -> table.getItems().isEmpty()));
     assertThat(List.of(desk.text("#kept"))).containsExactly("No changes yet");
   }

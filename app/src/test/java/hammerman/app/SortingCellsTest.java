@@ -291,6 +291,7 @@ class SortingCellsTest extends AtTheDesk {
           });
       desk.until(() -> desk.text("#cell-why").contains("another cell lay in the bay"));
       assertThat(desk.text("#cell-why")).contains("bay 1").contains("3.300 V had been read");
+      desk.view(Station.SORT, "tester");
       desk.press("#disconnect-tester");
     }
     serving.join();

@@ -46,6 +46,10 @@ final class FileThread {
 
   /** Does something in its turn, and says how it went on the interface thread. */
   <T> void attempt(Attempt<T> work, Consumer<T> done, Consumer<Trouble> failed) {
+    if (thread.isShutdown()) {
+      // The window is closed: what is worked out behind it has nobody to hear it.
+      return;
+    }
     thread.execute(
         () -> {
           try {
@@ -65,6 +69,9 @@ final class FileThread {
   /** Does something in its turn, and waits for it; for threads that may wait. */
   <T> T await(Attempt<T> work) throws NotKept {
     CompletableFuture<T> answer = new CompletableFuture<>();
+    if (thread.isShutdown()) {
+      throw new NotKept(NotKept.Reason.REFUSED, "The window is closed.");
+    }
     thread.execute(
         () -> {
           try {

@@ -203,6 +203,7 @@ final class RunPanel extends VBox {
 
   private void show(@Nullable Row row) {
     whole.setVisible(row != null);
+    whole.setManaged(row != null);
     fillers.forEach(Runnable::run);
     own.getChildren().clear();
     if (row == null) {

@@ -22,12 +22,9 @@ class RunPictureTest {
   private static final long SAMPLES = 1000;
 
   private final List<List<Long>> asked = new ArrayList<>();
-  private final RunPicture picture =
-      new RunPicture(
-          (from, to) -> {
-            asked.add(List.of(from, to));
-            show(from, to);
-          });
+
+  @SuppressWarnings("NullAway.Init")
+  private RunPicture picture;
 
   private void show(long from, long to) {
     picture.show(
@@ -50,8 +47,15 @@ class RunPictureTest {
     return asked.isEmpty() ? List.of() : asked.getLast();
   }
 
+  /** Made once there is a toolkit. */
   @BeforeEach
   void whole() {
+    picture =
+        new RunPicture(
+            (from, to) -> {
+              asked.add(List.of(from, to));
+              show(from, to);
+            });
     show(0, SAMPLES);
   }
 

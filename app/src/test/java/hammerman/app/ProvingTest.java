@@ -1,0 +1,246 @@
+package hammerman.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hammerman.device.StandInServer;
+import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
+import hammerman.project.Shipped;
+import hammerman.prove.SimulatedMeter;
+import hammerman.record.RunResult;
+import hammerman.record.RunSheet;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.BindException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.opentest4j.TestAbortedException;
+
+/** Station Prove as it is used: a season, a live run, what was noted, and what went wrong. */
+class ProvingTest extends AtTheDesk {
+  private static final Pattern SAMPLES = Pattern.compile("with (\\d+) samples");
+
+  @TempDir Path folder;
+
+  private int rows(String table) {
+    return Desk.fx(() -> desk.find(table, TableView.class).getItems().size());
+  }
+
+  private void choose(String box, int index) {
+    Desk.fx(
+        () -> {
+          desk.find(box, ChoiceBox.class).getSelectionModel().select(index);
+          return null;
+        });
+    desk.settle();
+  }
+
+  private void season() {
+    desk.example();
+    desk.view(Station.PROVE, "runs");
+    desk.press("#example-season");
+    desk.until(() -> rows("#runs") == 7);
+  }
+
+  private RunSheet newest() {
+    List<RunSheet> found = new CopyOnWriteArrayList<>();
+    Desk.fx(
+        () -> {
+          desk.session
+              .keeper()
+              .records(
+                  store -> store.runBook().runs(0, 1).getFirst().value().sheet(),
+                  found::add,
+                  t -> {});
+          return null;
+        });
+    desk.until(() -> !found.isEmpty());
+    return found.getFirst();
+  }
+
+  @Test
+  void aSeasonIsComparedCalibratedAndTakenBack() {
+    season();
+    desk.until(() -> desk.text("#run-against").contains("root mean square"));
+    assertThat(desk.text("#run-against")).contains("It began at rest");
+    desk.view(Station.PROVE, "differs");
+    choose("#first-run", 0);
+    choose("#second-run", 4);
+    desk.until(() -> desk.text("#differs-conclusion").startsWith("Only wire changed"));
+    desk.until(() -> desk.text("#differs-apart").contains("Resistance"));
+    desk.until(() -> desk.text("#differs-worked").contains("air"));
+    desk.view(Station.PROVE, "calibrate");
+    desk.until(() -> desk.text("#calibrate-scales").contains("95 % certain"));
+    double before = desk.session.project().design().pack().cell().r10();
+    desk.press("#decline-scales");
+    desk.until(() -> rows("#scales") == 2);
+    assertThat(desk.session.project().design().pack().cell().r10()).isEqualTo(before);
+    desk.press("#accept-scales");
+    desk.until(() -> rows("#scales") == 4);
+    assertThat(desk.session.project().design().pack().cell().r10() / before)
+        .as("the season's connector pair")
+        .isCloseTo(1.18, within(0.05));
+    desk.keys(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(desk.session.project().design().pack().cell().r10()).isEqualTo(before);
+    assertThat(rows("#scales")).as("the record stays").isEqualTo(4);
+  }
+
+  @Test
+  void theSeasonTellsHealthRangeAndReminders() throws IOException {
+    season();
+    desk.view(Station.PROVE, "health");
+    desk.until(() -> desk.text("#fade-verdict").contains("times the forecast loss"));
+    desk.until(() -> desk.text("#fade-until").contains("1.1"));
+    desk.type("#check-groups", "3.9 3.9");
+    assertThat(desk.text("#check-groups-complaint")).contains("the pack has 13 groups");
+    desk.type("#check-groups", "3.9 3.9 3.9 3.9 3.9 3.9 3.9 3.9 3.9 3.9 3.9 3.9 3,88");
+    desk.until(() -> desk.text("#prove-said").startsWith("Check-up of 13 groups"));
+    desk.type("#rest-voltage", "48.5");
+    assertThat(desk.text("#charge-words").replace('\u00a0', ' ')).startsWith("About 50 % full");
+    Path file = folder.resolve("due.ics");
+    desk.lay(file);
+    desk.press("#save-reminders");
+    assertThat(Files.readString(file)).contains("BEGIN:VEVENT").contains("check-up");
+    desk.view(Station.PROVE, "rota");
+    assertThat(desk.text("#rota-answer")).contains("batteries").contains("charger");
+    desk.press("#courses-0");
+    assertThat(desk.session.project().duty().task().getClass().getSimpleName())
+        .isEqualTo("ByDistance");
+    desk.keys(KeyCode.CONTROL, KeyCode.Z);
+    desk.type("#rota-works-for", "20 min");
+    desk.type("#rota-charges-in", "3 h");
+    assertThat(desk.text("#rota-answer")).doesNotStartWith("2 batteries");
+  }
+
+  @Test
+  void whatWasNotedIsTypedByKeysKeptAndStruckOut() {
+    desk.example();
+    desk.view(Station.PROVE, "runs");
+    desk.press("#type-run");
+    desk.until(() -> rows("#runs") == 1);
+    desk.keyIn("run-name", "Sunday, upper rows");
+    desk.keyIn("condition-air", "24");
+    desk.keyIn("condition-load-carried", "80 kg");
+    desk.keyIn("run-course", "upper rows");
+    desk.keyIn("result-energy-taken", "0,62 kWh");
+    desk.keyIn("result-lowest-voltage", "44.1");
+    desk.keyIn("result-peak-current", "-3");
+    assertThat(desk.text("#prove-said")).contains("Peak current is −3 A");
+    desk.type("#own-name", "tyre");
+    desk.type("#own-value", "1.8 bar");
+    desk.press("#add-own");
+    desk.until(() -> newest().own().containsKey("tyre"));
+    RunSheet sheet = newest();
+    assertThat(sheet.result(RunResult.ENERGY)).hasValue(620 * 3600.0);
+    assertThat(sheet.words()).hasSize(1);
+    assertThat(desk.text("#run-against")).contains("Without a log");
+    TextField why = desk.find("#strike-reason", TextField.class);
+    Desk.fx(
+        () -> {
+          why.setText("meter was off");
+          return null;
+        });
+    desk.press("#strike-run");
+    TableView<?> table = desk.find("#runs", TableView.class);
+    desk.until(
+        () ->
+            String.valueOf(Desk.fx(() -> table.getColumns().get(5).getCellData(0)))
+                .equals("meter was off"));
+    desk.until(() -> desk.text("#answer").startsWith("No run is written down"));
+  }
+
+  @Test
+  void aLiveRunIsMeteredAndKept() {
+    desk.example();
+    desk.view(Station.PROVE, "live");
+    desk.press("#simulate-meter");
+    desk.until(() -> desk.text("#meter-standing").startsWith("Connected"));
+    desk.until(
+        () -> Desk.fx(() -> desk.find("#live-facts", GridPane.class)).getChildren().size() > 6);
+    desk.press("#end-live");
+    desk.until(() -> desk.text("#meter-standing").startsWith("Kept with"));
+    Matcher m = SAMPLES.matcher(desk.text("#meter-standing"));
+    assertThat(m.find()).isTrue();
+    assertThat(Integer.parseInt(m.group(1))).isPositive();
+    desk.press("#see-runs");
+    desk.until(() -> rows("#runs") == 1);
+    assertThat(newest().result(RunResult.LOWEST_VOLTAGE)).isPresent();
+  }
+
+  /** A meter of its own that goes away and comes back: the same run goes on, whole. */
+  @Test
+  void aLiveRunGoesOnAfterTheMeterWasGone() throws Exception {
+    desk.example();
+    Forecast f = Forecast.of(Shipped.terraceBarrow().design());
+    SimulatedMeter meter = new SimulatedMeter(f.duty(), 3);
+    desk.view(Station.PROVE, "live");
+    try (StandInServer first = serve(meter)) {
+      desk.press("#connect-meter");
+      desk.until(() -> desk.text("#meter-standing").startsWith("Connected"));
+      assertThat(first.port()).isPositive();
+    }
+    desk.until(() -> desk.text("#meter-standing").contains("goes on where it was"));
+    try (StandInServer second = serve(meter)) {
+      assertThat(second.port()).isPositive();
+      desk.press("#connect-meter");
+      desk.until(() -> desk.text("#meter-standing").startsWith("Connected"));
+      desk.press("#end-live");
+      desk.until(() -> desk.text("#meter-standing").startsWith("Kept with"));
+    }
+    desk.view(Station.PROVE, "runs");
+    desk.until(() -> rows("#runs") == 1);
+  }
+
+  private static StandInServer serve(SimulatedMeter meter) throws IOException {
+    StandInServer server;
+    try {
+      server = new StandInServer(meter, 7719, 100);
+    } catch (BindException e) {
+      throw new TestAbortedException("a meter listens on this machine already", e);
+    }
+    Thread.ofVirtual()
+        .start(
+            () -> {
+              try {
+                server.serve();
+              } catch (IOException e) {
+                throw new UncheckedIOException(e);
+              }
+            });
+    return server;
+  }
+
+  @Test
+  void anIncidentIsNotedInOneLineAndItsSuspectsAreRanked() {
+    season();
+    desk.view(Station.PROVE, "incidents");
+    desk.press("#note-incident");
+    assertThat(desk.text("#prove-said")).contains("Incident");
+    choose("#incident-kind", 3);
+    desk.type("#incident-words", "plug too hot to touch after the third round");
+    desk.press("#note-incident");
+    desk.until(() -> rows("#incidents") == 1);
+    List<String> said =
+        Desk.fx(
+            () ->
+                desk.find("#suspects", VBox.class).lookupAll(".label").stream()
+                    .map(n -> ((Label) n).getText())
+                    .toList());
+    assertThat(said).anyMatch(t -> t.contains("loose or dirty contact"));
+    assertThat(said).anyMatch(t -> t.startsWith("To tell:"));
+  }
+}
