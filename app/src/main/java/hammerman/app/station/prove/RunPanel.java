@@ -100,7 +100,22 @@ final class RunPanel extends VBox {
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    getChildren().addAll(title, scroll);
+    scroll.visibleProperty().bind(whole.visibleProperty());
+    scroll.managedProperty().bind(whole.visibleProperty());
+    Label good =
+        new Label(
+            "A run is worth comparing when it says under what it was done. Let the pack rest for"
+                + " some minutes with the logger on before you start, so that its first voltage"
+                + " tells the charge. Log voltage and current once a second or more often. Write"
+                + " down the air, the course, the load carried, the wire and the controller's"
+                + " settings. Change one thing at a time, and run twice without changing any: that"
+                + " is your scatter.");
+    good.getStyleClass().add("answer");
+    good.setWrapText(true);
+    good.setMinHeight(USE_PREF_SIZE);
+    good.visibleProperty().bind(whole.visibleProperty().not());
+    good.managedProperty().bind(good.visibleProperty());
+    getChildren().addAll(title, good, scroll);
     state.chosenProperty().addListener((o, was, is) -> show(is));
     state.logProperty().addListener((o, was, is) -> against(is));
     show(state.chosenProperty().get());
@@ -203,7 +218,6 @@ final class RunPanel extends VBox {
 
   private void show(@Nullable Row row) {
     whole.setVisible(row != null);
-    whole.setManaged(row != null);
     fillers.forEach(Runnable::run);
     own.getChildren().clear();
     if (row == null) {
