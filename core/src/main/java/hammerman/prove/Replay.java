@@ -93,7 +93,7 @@ public record Replay(
 
   private static Replay of(Chain chain, Telemetry log, double soc, boolean rests, double air) {
     int each = Math.max(1, (log.size() + MOST - 1) / MOST);
-    double longest = RunFigures.longest(log);
+    RunFigures.Holding holding = RunFigures.Holding.of(log);
     List<Load.Step> steps = new ArrayList<>();
     int bins = (log.size() + each - 1) / each;
     double[] time = new double[bins];
@@ -108,7 +108,7 @@ public record Replay(
       int count = 0;
       int to = Math.min(log.size(), from + each);
       for (int k = from; k < to; k++) {
-        double h = RunFigures.holds(log, k, longest);
+        double h = holding.of(log, k);
         double i = RunFigures.amperes(log, k);
         charge += Double.isFinite(i) ? i * h : 0;
         way +=

@@ -2,6 +2,7 @@ package hammerman.prove;
 
 import hammerman.telemetry.Quantity;
 import hammerman.telemetry.Telemetry;
+import java.util.Arrays;
 import java.util.OptionalDouble;
 
 /**
@@ -51,6 +52,9 @@ public record RunFigures(
   /** Currents must vary by this root mean square to tell a resistance, A. */
   private static final double LEAST_SPREAD = 0.2;
 
+  /** Intervals of a log that are looked at for the usual one. */
+  private static final int LOOKED_AT = 2000;
+
   /** Below this share of the peak the pack counts as resting. */
   private static final double RESTS = 0.02;
 
@@ -99,24 +103,37 @@ public record RunFigures(
     return log.has(Quantity.VOLTAGE) ? log.power(k) / log.at(Quantity.VOLTAGE, k) : Double.NaN;
   }
 
-  /** How long a sample holds, s: until the next, but through no gap. */
-  static double holds(Telemetry log, int k, double longest) {
-    int n = log.size();
-    double until =
-        k + 1 < n
-            ? log.at(Quantity.TIME, k + 1) - log.at(Quantity.TIME, k)
-            : log.duration() / (n - 1);
-    return Math.min(until, longest);
-  }
+  /**
+   * How long samples hold.
+   *
+   * @param usual time to the next, s
+   * @param longest that one holds where the next is far, s
+   */
+  record Holding(double usual, double longest) {
+    /** Of a log: the middle of its intervals, and twenty of them or a minute. */
+    static Holding of(Telemetry log) {
+      int n = log.size() - 1;
+      int step = Math.max(1, n / LOOKED_AT);
+      double[] between = new double[(n + step - 1) / step];
+      for (int k = 0; k < between.length; k++) {
+        between[k] = log.at(Quantity.TIME, k * step + 1) - log.at(Quantity.TIME, k * step);
+      }
+      Arrays.sort(between);
+      double usual = between[between.length / 2];
+      return new Holding(usual, Math.max(60, 20 * usual));
+    }
 
-  /** The longest that a sample holds, s. */
-  static double longest(Telemetry log) {
-    return Math.max(60, 20 * log.duration() / (log.size() - 1));
+    /** Returns how long a sample holds, s: until the next, but through no gap. */
+    double of(Telemetry log, int k) {
+      double until =
+          k + 1 < log.size() ? log.at(Quantity.TIME, k + 1) - log.at(Quantity.TIME, k) : usual;
+      return Math.min(until, longest);
+    }
   }
 
   private static final class Sums {
     private final Telemetry log;
-    private final double longest;
+    private final Holding holding;
     private double out;
     private double back;
     private double energyOut;
@@ -129,14 +146,14 @@ public record RunFigures(
 
     Sums(Telemetry log) {
       this.log = log;
-      longest = longest(log);
+      holding = Holding.of(log);
       boolean power = log.has(Quantity.POWER) || log.has(Quantity.VOLTAGE);
       energyOut = power ? 0 : Double.NaN;
       energyBack = power ? 0 : Double.NaN;
     }
 
     void add(int k) {
-      double dt = holds(log, k, longest);
+      double dt = holding.of(log, k);
       double i = amperes(log, k);
       if (Double.isFinite(i)) {
         out += Math.max(0, i) * dt;

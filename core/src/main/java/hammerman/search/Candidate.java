@@ -13,7 +13,7 @@ import hammerman.design.Design;
  * @param peakTemperature hottest in the duty, K
  * @param sag voltage at the hardest moment, 20 % charge, V
  * @param heat made in the duty, J
- * @param score weighted distance from the best of each quality, 0 (best in all) to 1
+ * @param score weighted mean of what each quality falls short by; 0 for the best in all
  * @param best whether no other candidate is at least as good in every quality and better in one
  */
 public record Candidate(
@@ -28,6 +28,9 @@ public record Candidate(
     double score,
     boolean best) {
 
+  /** Warmer than cool by so much counts as much as twice the mass, K. */
+  private static final double WARM = 20;
+
   /** Returns the counts as people write them: "13S6P". */
   public String counts() {
     return design.pack().counts();
@@ -38,8 +41,32 @@ public record Candidate(
         design, mass, cost, years, margin, peakTemperature, sag, heat, newScore, isBest);
   }
 
-  /** The qualities in the order of {@link Weights}, each the smaller the better. */
+  /** The qualities as they are, in the order of {@link Weights}, each the smaller the better. */
   double[] qualities() {
     return new double[] {mass, cost, -years, -margin, peakTemperature};
+  }
+
+  /**
+   * How far each quality falls short, in the order of {@link Weights}: mass and cost as shares
+   * above the least there is, life and reserve as shares below what is wanted, heat by what is
+   * warmer than cool, {@value #WARM} K counting as one.
+   */
+  double[] shortfalls(double leastMass, double leastCost, Weights wanted) {
+    double cool = design.duty().surroundings().hottestInUse() + Weights.COOL;
+    return new double[] {
+      above(mass, leastMass),
+      above(cost, leastCost),
+      below(years, wanted.years()),
+      below(margin, wanted.reserve()),
+      Math.max(0, peakTemperature - cool) / WARM
+    };
+  }
+
+  private static double above(double value, double least) {
+    return least > 0 ? value / least - 1 : value;
+  }
+
+  private static double below(double value, double wanted) {
+    return wanted > 0 ? Math.max(0, 1 - value / wanted) : 0;
   }
 }

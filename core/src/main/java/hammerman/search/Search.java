@@ -129,27 +129,18 @@ public record Search(List<Candidate> candidates, int tried) {
     double[] w = {
       weights.mass(), weights.cost(), weights.life(), weights.margin(), weights.coolness()
     };
-    double[] least = new double[QUALITIES];
-    double[] most = new double[QUALITIES];
-    Arrays.fill(least, Double.POSITIVE_INFINITY);
-    Arrays.fill(most, Double.NEGATIVE_INFINITY);
-    List<double[]> all = found.stream().map(Candidate::qualities).toList();
-    double sum = 0;
-    for (int q = 0; q < QUALITIES; q++) {
-      sum += w[q];
-      for (double[] one : all) {
-        least[q] = Math.min(least[q], one[q]);
-        most[q] = Math.max(most[q], one[q]);
-      }
-    }
+    double leastMass = found.stream().mapToDouble(Candidate::mass).min().orElse(0);
+    double leastCost = found.stream().mapToDouble(Candidate::cost).min().orElse(0);
+    double sum = Arrays.stream(w).sum();
+    List<double[]> raw = found.stream().map(Candidate::qualities).toList();
     List<Candidate> ranked = new ArrayList<>();
     for (int k = 0; k < found.size(); k++) {
+      double[] shortfall = found.get(k).shortfalls(leastMass, leastCost, weights);
       double score = 0;
       for (int q = 0; q < QUALITIES; q++) {
-        double span = most[q] - least[q];
-        score += span > 0 ? w[q] * (all.get(k)[q] - least[q]) / span : 0;
+        score += w[q] * shortfall[q];
       }
-      ranked.add(found.get(k).withScore(sum > 0 ? score / sum : 0, best(all, k)));
+      ranked.add(found.get(k).withScore(sum > 0 ? score / sum : 0, best(raw, k)));
     }
     ranked.sort(
         Comparator.comparingDouble(Candidate::score)

@@ -9,6 +9,7 @@ import hammerman.table.UnreadableTable;
 import hammerman.telemetry.Mapping;
 import hammerman.telemetry.Quantity;
 import hammerman.telemetry.Telemetry;
+import hammerman.telemetry.TimeColumn;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -120,6 +121,7 @@ public final class LogImport {
   /** Writes each row into the channels. */
   private final class Rows implements TableFile.RowTaker {
     private final SampleWriter writer;
+    private final TimeColumn time = new TimeColumn(table, mapping);
     private final double[] row = new double[table.columns().size() + (timeColumn < 0 ? 1 : 0)];
     private double first = Double.NaN;
     private @Nullable NotKept failed;
@@ -130,11 +132,11 @@ public final class LogImport {
 
     @Override
     public void take(long line, List<String> fields) {
-      double time = Telemetry.time(table, mapping, fields);
+      double read = time.read(fields);
       if (Double.isNaN(first)) {
-        first = time;
+        first = read;
       }
-      row[0] = time - first;
+      row[0] = read - first;
       int at = 1;
       for (int c = 0; c < table.columns().size(); c++) {
         if (c != timeColumn) {

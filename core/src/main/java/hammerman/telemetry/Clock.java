@@ -17,9 +17,16 @@ final class Clock {
       return unit.toCore(table.number(field));
     }
     String text = field.strip().replace(',', '.');
-    return text.length() > 10 && (text.charAt(4) == '-' || text.charAt(4) == '/')
-        ? date(text)
-        : clock(text);
+    return hasDate(text) ? date(text) : clock(text);
+  }
+
+  private static boolean hasDate(String text) {
+    return text.length() > 10 && (text.charAt(4) == '-' || text.charAt(4) == '/');
+  }
+
+  /** Whether a field is a clock without a date. */
+  static boolean isTimeOfDay(String field) {
+    return field.indexOf(':') >= 0 && !hasDate(field.strip());
   }
 
   private static double clock(String text) {

@@ -22,23 +22,33 @@ import java.util.stream.IntStream;
 public final class Telemetry {
   private static final int FEWEST = 2;
 
+  /** A logger may write rows out of order by as much, s. */
+  private static final double DISORDER = 30;
+
+  private static final int FEWEST_OF_A_RUN = 20;
+  private static final int MOST_RUNS = 50;
+
   private final String name;
   private final double[][] samples;
   private final int size;
   private final long skipped;
+  private final int runs;
 
-  private Telemetry(String name, double[][] samples, int size, long skipped) {
+  private Telemetry(String name, double[][] samples, int size, long skipped, int runs) {
     this.name = name;
     this.samples = samples;
     this.size = size;
     this.skipped = skipped;
+    this.runs = runs;
   }
 
   /**
    * Reads a log.
    *
    * <p>Rows without a time or a flow are passed over and counted; rows out of order are sorted; of
-   * rows at the same time the last counts.
+   * rows at the same time the last counts. A clock that comes to midnight goes on into the next
+   * day. Where the time begins anew in the middle the file holds several runs; the longest is
+   * taken, and the rows of the others are passed over.
    *
    * @param progress told the share read, 0 to 1
    * @param cancelled asked now and then
@@ -119,19 +129,6 @@ public final class Telemetry {
     return kept;
   }
 
-  /** Returns the time that a row of a log says, s; NaN if it says none. */
-  public static double time(TableFile table, Mapping mapping, List<String> fields) {
-    return mapping
-        .source(Quantity.TIME)
-        .map(
-            s -> {
-              int at = table.indexOf(s.column());
-              return Clock.seconds(
-                  at >= 0 && at < fields.size() ? fields.get(at) : "", s.unit(), table);
-            })
-        .orElse(Double.NaN);
-  }
-
   private static void check(String name, Mapping mapping) throws UnreadableTable {
     if (mapping.source(Quantity.TIME).isEmpty()) {
       throw new UnreadableTable(
@@ -148,7 +145,10 @@ public final class Telemetry {
       throws UnreadableTable {
     int n = size;
     double[] time = samples[Quantity.TIME.ordinal()];
-    if (!sorted(time, n)) {
+    int[] runs = runs(time, n);
+    if (runs.length > 2) {
+      n = longest(samples, runs);
+    } else if (!sorted(time, n)) {
       sort(samples, n);
     }
     n = withoutRepeats(samples, n);
@@ -173,7 +173,7 @@ public final class Telemetry {
               + Figures.duration(span)
               + "; a load must last from 1 s to 30 d. Check the unit of the time column.");
     }
-    return new Telemetry(name, samples, n, skipped);
+    return new Telemetry(name, samples, n, skipped + size - n, runs.length - 1);
   }
 
   /** Returns the number of samples. */
@@ -184,6 +184,11 @@ public final class Telemetry {
   /** Returns how many rows could not be used. */
   public long skipped() {
     return skipped;
+  }
+
+  /** Returns how many runs the log held, of which this is the longest. */
+  public int runs() {
+    return runs;
   }
 
   /** Returns the time from the first to the last sample, s. */
@@ -236,8 +241,47 @@ public final class Telemetry {
   public Task.ByLog asTask() {
     String held =
         "%s, %d rows over %s".formatted(name, size, Figures.duration(duration()))
+            + (runs > 1 ? ", the longest of " + runs + " runs" : "")
             + (skipped > 0 ? ", " + skipped + " passed over" : "");
     return new Task.ByLog(held, flow(), Reduction.of(this), 1);
+  }
+
+  /**
+   * Where runs begin and end that lie one after the other in a file: the time falls back there by
+   * more than a logger's disorder, and each of them is long enough to be one.
+   */
+  private static int[] runs(double[] time, int n) {
+    int[] at = new int[MOST_RUNS + 1];
+    int found = 0;
+    at[0] = 0;
+    for (int k = 1; k < n; k++) {
+      if (time[k] < time[k - 1] - DISORDER) {
+        if (++found >= MOST_RUNS || k - at[found - 1] < FEWEST_OF_A_RUN) {
+          return new int[] {0, n};
+        }
+        at[found] = k;
+      }
+    }
+    if (n - at[found] < FEWEST_OF_A_RUN) {
+      return new int[] {0, n};
+    }
+    at[++found] = n;
+    return Arrays.copyOf(at, found + 1);
+  }
+
+  /** Moves the longest run to the front, and returns how many samples it has. */
+  private static int longest(double[][] samples, int[] runs) {
+    int best = 0;
+    for (int k = 1; k < runs.length - 1; k++) {
+      best = runs[k + 1] - runs[k] > runs[best + 1] - runs[best] ? k : best;
+    }
+    int n = runs[best + 1] - runs[best];
+    for (double[] channel : samples) {
+      if (channel.length > 0) {
+        System.arraycopy(channel, runs[best], channel, 0, n);
+      }
+    }
+    return n;
   }
 
   private static boolean sorted(double[] time, int n) {
@@ -288,6 +332,7 @@ public final class Telemetry {
   /** Takes rows as they come, in growing flat arrays. */
   private static final class Collector implements TableFile.RowTaker {
     private final TableFile table;
+    private final TimeColumn time;
     private final int[] columns = new int[Quantity.values().length];
     private final Unit[] units = new Unit[columns.length];
     private final double[][] samples = new double[columns.length][];
@@ -298,6 +343,7 @@ public final class Telemetry {
 
     Collector(TableFile table, Mapping mapping) {
       this.table = table;
+      this.time = new TimeColumn(table, mapping);
       this.sign = mapping.dischargeNegative() ? -1 : 1;
       for (Quantity q : Quantity.values()) {
         var source = mapping.source(q);
@@ -325,7 +371,7 @@ public final class Telemetry {
 
     @Override
     public void take(long line, List<String> fields) {
-      double time = Clock.seconds(field(fields, Quantity.TIME), unit(Quantity.TIME), table);
+      double read = time.read(fields);
       double current = value(fields, Quantity.CURRENT);
       double power = value(fields, Quantity.POWER);
       double voltage = value(fields, Quantity.VOLTAGE);
@@ -334,14 +380,14 @@ public final class Telemetry {
               ? Double.isFinite(power)
               : Double.isFinite(current)
                   && (columns[Quantity.VOLTAGE.ordinal()] < 0 || Double.isFinite(voltage));
-      if (!Double.isFinite(time) || !flow) {
+      if (!Double.isFinite(read) || !flow) {
         skipped++;
         if (firstBad.isEmpty()) {
           firstBad = "line " + line + " reads “" + String.join(" ", fields) + "”";
         }
         return;
       }
-      put(Quantity.TIME, time);
+      put(Quantity.TIME, read);
       put(Quantity.CURRENT, sign * current);
       put(Quantity.POWER, sign * power);
       put(Quantity.VOLTAGE, voltage);

@@ -9,6 +9,7 @@ import hammerman.cell.CellLibrary;
 import hammerman.cell.CellType;
 import hammerman.design.Design;
 import hammerman.duty.Bounds;
+import hammerman.duty.Task;
 import hammerman.finding.Severity;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
@@ -65,10 +66,9 @@ class SearchTest {
     List<Candidate> all = Search.of(barrow, Shipped.cells(), Weights.EVEN).candidates();
     assertThat(all).hasSizeGreaterThan(3);
     double least = all.stream().mapToDouble(Candidate::mass).min().orElseThrow();
-    double most = all.stream().mapToDouble(Candidate::mass).max().orElseThrow();
-    Search light = Search.of(barrow, Shipped.cells(), new Weights(1, 0, 0, 0, 0));
+    Search light = Search.of(barrow, Shipped.cells(), Weights.of(1, 0, 0, 0, 0));
     for (Candidate c : light.candidates()) {
-      assertThat(c.score()).isCloseTo((c.mass() - least) / (most - least), within(1e-12));
+      assertThat(c.score()).isCloseTo(c.mass() / least - 1, within(1e-12));
     }
     assertThat(light.candidates().getFirst().mass()).isEqualTo(least);
     assertThat(all).isSortedAccordingTo((a, b) -> Double.compare(a.score(), b.score()));
@@ -78,14 +78,55 @@ class SearchTest {
   void eachQualityCanDecide() {
     Search found = Search.of(barrow, Shipped.cells(), Weights.EVEN);
     List<Candidate> all = found.candidates();
-    assertThat(found.ranked(new Weights(0, 1, 0, 0, 0)).candidates().getFirst().cost())
+    assertThat(found.ranked(Weights.of(0, 1, 0, 0, 0)).candidates().getFirst().cost())
         .isEqualTo(all.stream().mapToDouble(Candidate::cost).min().orElseThrow());
-    assertThat(found.ranked(new Weights(0, 0, 1, 0, 0)).candidates().getFirst().years())
-        .isEqualTo(all.stream().mapToDouble(Candidate::years).max().orElseThrow());
-    assertThat(found.ranked(new Weights(0, 0, 0, 1, 0)).candidates().getFirst().margin())
-        .isEqualTo(all.stream().mapToDouble(Candidate::margin).max().orElseThrow());
-    assertThat(found.ranked(new Weights(0, 0, 0, 0, 1)).candidates().getFirst().peakTemperature())
-        .isEqualTo(all.stream().mapToDouble(Candidate::peakTemperature).min().orElseThrow());
+    // Of life, reserve and coolness as much is wanted as was asked for, and no more.
+    double longest = all.stream().mapToDouble(Candidate::years).max().orElseThrow();
+    assertThat(found.ranked(new Weights(0, 0, 1, 0, 0, longest, 0)).candidates().getFirst().years())
+        .isEqualTo(longest);
+    Candidate first =
+        found.ranked(new Weights(1e-5, 0, 1, 0, 0, 0.8 * longest, 0)).candidates().getFirst();
+    assertThat(first.years()).isBetween(0.8 * longest, longest);
+    assertThat(first.mass())
+        .as("the lightest of those that last as long")
+        .isEqualTo(
+            all.stream()
+                .filter(c -> c.years() >= 0.8 * longest)
+                .mapToDouble(Candidate::mass)
+                .min()
+                .orElseThrow());
+    double most = all.stream().mapToDouble(Candidate::margin).max().orElseThrow();
+    assertThat(found.ranked(new Weights(0, 0, 0, 1, 0, 0, most)).candidates().getFirst().margin())
+        .isEqualTo(most);
+  }
+
+  /** 150 Wh asked of anything: the first is not a pack that uses a fifth of itself. */
+  @Test
+  void aSmallDutyGetsASmallPack() {
+    Design small =
+        barrow.withDuty(
+            barrow
+                .duty()
+                .withTask(new Task.ByTime(50, 3 * 3600))
+                .withBounds(Bounds.NONE)
+                .withHardest(barrow.duty().hardest().withCurrent(6))
+                .withMachine(barrow.duty().machine().withFullEffortCurrent(3).withPeakCurrent(8)));
+    Search found = Search.of(small, Shipped.cells(), Weights.EVEN);
+    Candidate first = found.candidates().getFirst();
+    assertThat(first.margin()).as(first.counts()).isLessThanOrEqualTo(0.5);
+    assertThat(first.margin()).isGreaterThanOrEqualTo(0.1);
+    double score = first.score();
+    for (Candidate c : found.candidates()) {
+      boolean asGood =
+          c.margin() >= Math.min(first.margin(), Weights.USUAL_RESERVE)
+              && c.years() >= Math.min(first.years(), Weights.USUAL_YEARS);
+      if (asGood && c.peakTemperature() <= first.peakTemperature()) {
+        assertThat(c.mass() < first.mass() && c.cost() < first.cost())
+            .as("%s is smaller, cheaper and as good as the first, %s", c.counts(), first.counts())
+            .isFalse();
+      }
+      assertThat(c.score()).isGreaterThanOrEqualTo(score);
+    }
   }
 
   @Test
@@ -145,7 +186,7 @@ class SearchTest {
 
   @Test
   void weightsBelowNothingAreRefused() {
-    assertThatThrownBy(() -> new Weights(-1, 0, 0, 0, 0))
+    assertThatThrownBy(() -> Weights.of(-1, 0, 0, 0, 0))
         .hasMessageContaining("Weight of mass is −1");
   }
 

@@ -375,12 +375,14 @@ class ProjectStoreTest {
   @Test
   void anOlderFileThatIsOnlyLookedAtHasNothingOfWhatCameLater() throws Exception {
     ProjectStore.create(file(), state(1, "First"), NOON).close();
+    sql("DROP TABLE incident");
     sql("DROP TABLE part");
     sql("DROP TABLE test");
     sql("DROP TABLE aside");
     sql("PRAGMA user_version = 1");
     try (ProjectStore look = ProjectStore.look(file())) {
       assertThat(look.buildBook().parts()).isEmpty();
+      assertThat(look.proofBook().incidents()).isEmpty();
       assertThat(look.inventory().asides()).isEmpty();
       assertThat(look.inventory().tests()).isEmpty();
     }

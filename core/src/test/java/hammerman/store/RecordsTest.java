@@ -2,13 +2,16 @@ package hammerman.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import hammerman.finding.Station;
 import hammerman.project.Shipped;
 import hammerman.record.Aside;
 import hammerman.record.BayTest;
+import hammerman.record.CalibrationRecord;
 import hammerman.record.Fact;
 import hammerman.record.Fact.Strike;
+import hammerman.record.Incident;
 import hammerman.record.InventoryCell;
 import hammerman.record.Measured;
 import hammerman.record.Measurement;
@@ -16,13 +19,18 @@ import hammerman.record.Measurement.Conditions;
 import hammerman.record.Measurement.Origin;
 import hammerman.record.Run;
 import hammerman.record.Run.Channel;
+import hammerman.record.RunCondition;
+import hammerman.record.RunResult;
 import hammerman.record.RunSheet;
 import hammerman.record.StepRecord;
 import hammerman.record.StepRecord.Verdict;
 import hammerman.record.Subject;
 import hammerman.record.Trace;
 import hammerman.store.BuildBook.CellPlace;
+import hammerman.telemetry.Quantity;
+import hammerman.telemetry.Telemetry;
 import hammerman.unit.InvalidValue;
+import hammerman.unit.Unit;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
@@ -250,5 +258,76 @@ class RecordsTest {
               assertThat(a.value().reason()).isEqualTo("dented");
               assertThat(a.counts()).isFalse();
             });
+  }
+
+  /** What is written down of a run comes back as it was, and so do scales and incidents. */
+  @Test
+  void whatRunsCameToComesBackAsItWas() throws Exception {
+    RunSheet sheet =
+        RunSheet.NOTHING
+            .withFigure(RunCondition.AIR, 281.15)
+            .withFigure(RunCondition.START_VOLTAGE, 54.2)
+            .withWords(RunCondition.WIRE, "10 mm², as built")
+            .withOwn("tyre “front”", "1.8 bar")
+            .withResult(RunResult.ENERGY, 3.6e6)
+            .withLog(List.of(new RunSheet.Holds("CURRENT", 2, Unit.MILLIAMPERE, true)));
+    long typed = store.runBook().typed(Run.typed("Sunday", sheet), null, NOON);
+    var back = store.runBook().runs(0, 1).getFirst();
+    assertThat(back.id()).isEqualTo(typed);
+    assertThat(back.value().sheet()).isEqualTo(sheet);
+    assertThat(store.runBook().telemetry(back)).as("it has no log").isEmpty();
+    store.runBook().describe(typed, back.value().withName("Monday").withNotes("it rained"));
+    assertThat(store.runBook().runs(0, 1).getFirst().value().name()).isEqualTo("Monday");
+    CalibrationRecord scale =
+        new CalibrationRecord(
+            CalibrationRecord.Scaled.CAPACITY, 0.93, 0.01, List.of(typed, 7L), false);
+    store.proofBook().keep(List.of(scale), NOON);
+    assertThat(store.proofBook().calibrations().getFirst().value()).isEqualTo(scale);
+    Incident incident = new Incident(Incident.Kind.FUSE, typed, "on the ramp");
+    long id = store.proofBook().keep(incident, NOON);
+    store.proofBook().strikeIncident(id, new Fact.Strike(NOON, "it was the other fuse"));
+    assertThat(store.proofBook().incidents().getFirst().value()).isEqualTo(incident);
+    assertThat(store.proofBook().incidents().getFirst().counts()).isFalse();
+  }
+
+  /**
+   * A log comes out of the file by its quantities, in the core's units and with discharge positive.
+   */
+  @Test
+  void aLogComesBackByItsQuantities() throws Exception {
+    RunSheet sheet =
+        RunSheet.NOTHING.withLog(
+            List.of(
+                new RunSheet.Holds("VOLTAGE", 1, Unit.MILLIVOLT, false),
+                new RunSheet.Holds("CURRENT", 2, Unit.AMPERE, true),
+                new RunSheet.Holds("TEMPERATURE", 3, Unit.CELSIUS, false)));
+    RunBook book = store.runBook();
+    long id =
+        book.begin(
+            new Run(
+                "Log",
+                "",
+                "",
+                "",
+                List.of(
+                    new Channel("t", "s"),
+                    new Channel("U", "mV"),
+                    new Channel("I", "A"),
+                    new Channel("T", "°C")),
+                sheet),
+            null,
+            NOON);
+    SampleWriter writer = new SampleWriter(4, blocks -> book.append(id, blocks));
+    for (int k = 0; k < 20_000; k++) {
+      writer.add(new double[] {k, 48_000 + k % 5, -10, k == 7 ? Double.NaN : 21});
+    }
+    writer.finish();
+    book.finish(id, writer.samples());
+    Telemetry log = book.telemetry(book.runs(0, 1).getFirst()).orElseThrow();
+    assertThat(log.size()).isEqualTo(20_000);
+    assertThat(log.at(Quantity.VOLTAGE, 12_003)).isCloseTo(48.003, within(1e-9));
+    assertThat(log.at(Quantity.CURRENT, 5)).isEqualTo(10);
+    assertThat(log.at(Quantity.TEMPERATURE, 6)).isCloseTo(294.15, within(1e-9));
+    assertThat(log.at(Quantity.TEMPERATURE, 7)).isNaN();
   }
 }

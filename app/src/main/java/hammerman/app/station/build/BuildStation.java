@@ -5,6 +5,7 @@ import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.Slice;
 import hammerman.app.station.StationView;
+import hammerman.finding.Severity;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import java.util.EnumSet;
@@ -59,11 +60,21 @@ public final class BuildStation implements StationView {
     page.answer(
         s == null
             ? "The procedure is being worked out."
-            : "%d of %d steps are done. %s"
+            : "%d of %d steps are done. %s%s"
                 .formatted(
                     s.progress().done(),
                     s.progress().marks().size(),
+                    stops(s.forecast()),
                     s.progress().words(state.now())));
+  }
+
+  /** A design that is judged a stop is not built before that is settled. */
+  private static String stops(Forecast f) {
+    long n = f.judgements().stream().filter(j -> j.severity() == Severity.STOP).count();
+    return n == 0
+        ? ""
+        : "The design has %s: settle %s before you go on. "
+            .formatted(n == 1 ? "a stop" : n + " stops", n == 1 ? "it" : "them");
   }
 
   @Override

@@ -46,7 +46,8 @@ final class FadePicture extends Picture {
       return;
     }
     double last = f.points().stream().mapToDouble(Fade.Point::years).max().orElse(0);
-    double years = Math.min(LifeForecast.HORIZON, Math.max(l.yearsHigh() * 1.03, 1.3 * last));
+    double told = l.curve().getLast().years();
+    double years = Math.min(Math.max(told, 1.3 * last), Math.max(l.yearsHigh() * 1.03, 1.3 * last));
     double floor = 100 * Math.max(0, l.endOfLife() - 0.06);
     double top =
         Math.max(101, 1 + 100 * f.points().stream().mapToDouble(Fade.Point::left).max().orElse(1));

@@ -4,6 +4,8 @@ import hammerman.app.control.ActTable;
 import hammerman.app.control.Form;
 import hammerman.app.control.QuantityField;
 import hammerman.app.station.Page;
+import hammerman.chain.Path;
+import hammerman.design.SecondPack;
 import hammerman.duty.Task;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
@@ -11,6 +13,7 @@ import hammerman.prove.Consumption;
 import hammerman.prove.Rota;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
+import hammerman.unit.Reference;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,10 +29,14 @@ import javafx.scene.layout.VBox;
 final class RotaView extends StackPane {
   private static final double EIGHT_HOURS = 8 * 3600;
 
+  /** A pack that is left so full is neither strained nor short for the way home. */
+  private static final double LEFT_AT_HAND_OVER = 0.15;
+
   private final ProveState state;
   private final ActTable courses = new ActTable("courses");
   private final Label none = new Label("No run with its energy is written down yet.");
   private final Label answer = new Label();
+  private final Label handOver = new Label();
   private final RotaPicture picture = new RotaPicture();
   private final QuantityField run;
   private final QuantityField charge;
@@ -47,6 +54,11 @@ final class RotaView extends StackPane {
     answer.getStyleClass().add("verdict-line");
     answer.setWrapText(true);
     answer.setMinHeight(USE_PREF_SIZE);
+    handOver.setId("hand-over");
+    handOver.getStyleClass().add("answer");
+    handOver.setWrapText(true);
+    handOver.setMinHeight(USE_PREF_SIZE);
+    handOver.managedProperty().bind(handOver.textProperty().isNotEmpty());
     run = field("Works for", Unit.HOUR, v -> runs = v);
     charge = field("Charges in", Unit.HOUR, v -> charges = v);
     QuantityField many = field("Chargers", Unit.ONE, v -> chargers = (int) Math.rint(v));
@@ -74,6 +86,7 @@ final class RotaView extends StackPane {
                 Page.heading("Batteries in turn"),
                 fields,
                 answer,
+                handOver,
                 picture,
                 caution));
     state.shownProperty().addListener((o, was, is) -> show());
@@ -136,6 +149,7 @@ final class RotaView extends StackPane {
     courses.show(
         rows.isEmpty() ? List.of() : List.of("Course", "takes", "differs by", "runs"), rows);
     Forecast f = state.forecast();
+    handOver.setText(f == null ? "" : Figures.unbroken(handOver(f)));
     if (f != null && !typed) {
       runs = f.reach().typical().endTime();
       charges = Math.max(60, f.usualCharge().time());
@@ -143,6 +157,24 @@ final class RotaView extends StackPane {
       charge.show(whole(charges));
     }
     rota();
+  }
+
+  /** When to go over to the second pack, if there is one that waits; else an empty text. */
+  private static String handOver(Forecast f) {
+    SecondPack second = f.design().second();
+    if (second == null || second.joining() != SecondPack.Joining.SWITCH_OVER) {
+      return "";
+    }
+    double drawn = f.chain().demand().continuous();
+    double volts =
+        f.chain()
+            .path()
+            .voltage(drawn, LEFT_AT_HAND_OVER, Reference.ROOM, Path.Settling.TEN_SECONDS);
+    return "Two packs by switch: hand over when the first reads %s under %s, with %s of it left. Write at Runs which pack was on."
+        .formatted(
+            Figures.of(volts, Unit.VOLT, 1),
+            Figures.of(drawn, Unit.AMPERE),
+            Figures.of(LEFT_AT_HAND_OVER, Unit.PERCENT, 0));
   }
 
   /** To a hundredth of an hour: enough to plan a day by. */

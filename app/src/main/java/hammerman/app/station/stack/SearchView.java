@@ -1,5 +1,6 @@
 package hammerman.app.station.stack;
 
+import hammerman.app.control.QuantityField;
 import hammerman.app.control.RecordTable;
 import hammerman.app.control.RecordTable.Column;
 import hammerman.app.job.Latest;
@@ -18,10 +19,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.Slider;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -85,6 +89,8 @@ final class SearchView extends VBox {
   private final ProgressBar progress = new ProgressBar(0);
   private final Button cancel = new Button("Cancel");
   private final SearchScatter scatter = new SearchScatter();
+  private double years = Weights.USUAL_YEARS;
+  private double reserve = Weights.USUAL_RESERVE;
   private @Nullable Search result;
   private @Nullable Design searched;
 
@@ -107,8 +113,27 @@ final class SearchView extends VBox {
     cancel.getStyleClass().addAll("plain", "small");
     cancel.visibleProperty().bind(searching.busyProperty());
     cancel.setOnAction(e -> cancel());
-    HBox top = new HBox(12, by, choose, progress, cancel);
-    top.setStyle("-fx-alignment: center-left;");
+    QuantityField yearsWanted =
+        new QuantityField("Years wanted", Unit.ONE, false, v -> wanted(v, reserve));
+    yearsWanted.setId("years-wanted");
+    yearsWanted.setPrefWidth(56);
+    yearsWanted.show(years);
+    QuantityField leftWanted =
+        new QuantityField("Left wanted", Unit.PERCENT, false, v -> wanted(years, v));
+    leftWanted.setId("left-wanted");
+    leftWanted.setPrefWidth(56);
+    leftWanted.show(reserve);
+    HBox wanted =
+        new HBox(
+            6,
+            name("Wanted: years"),
+            yearsWanted,
+            name("left, %"),
+            leftWanted,
+            name("(more than that weighs nothing)"));
+    wanted.setAlignment(Pos.CENTER_LEFT);
+    FlowPane top = new FlowPane(12, 4, by, choose, wanted, progress, cancel);
+    top.setRowValignment(VPos.CENTER);
     words.getStyleClass().add("answer");
     words.setId("search-found");
     Button make = new Button("Make it a variant");
@@ -135,6 +160,24 @@ final class SearchView extends VBox {
     HBox said = new HBox(12, words, spring, make);
     said.setStyle("-fx-alignment: center-left;");
     getChildren().addAll(top, said, table, scatter);
+  }
+
+  private static Label name(String text) {
+    Label l = new Label(text);
+    l.getStyleClass().add("fact-name");
+    l.setMinWidth(USE_PREF_SIZE);
+    return l;
+  }
+
+  /** Ranks by what is wanted, unless that cannot be. */
+  private void wanted(@Nullable Double forYears, @Nullable Double left) {
+    if (forYears != null && left != null) {
+      double[] w = weights.stream().mapToDouble(s -> Math.rint(s.getValue())).toArray();
+      Weights now = new Weights(w[0], w[1], w[2], w[3], w[4], forYears, left);
+      years = now.years();
+      reserve = now.reserve();
+      rank();
+    }
   }
 
   private VBox weight(String quality) {
@@ -215,7 +258,7 @@ final class SearchView extends VBox {
 
   private Weights weights() {
     double[] w = weights.stream().mapToDouble(s -> Math.rint(s.getValue())).toArray();
-    return new Weights(w[0], w[1], w[2], w[3], w[4]);
+    return new Weights(w[0], w[1], w[2], w[3], w[4], years, reserve);
   }
 
   private void fill() {
