@@ -87,21 +87,21 @@ final class KillChild {
   private static void importing(Keeper keeper) {
     try {
       while (true) {
-        RunLog log =
-            keeper.beginRun(
-                new Run(
-                    "Run",
-                    "",
-                    "",
-                    "",
-                    List.of(new Channel("Time", "s"), new Channel("U", "V")),
-                    RunSheet.NOTHING));
+        Run run =
+            new Run(
+                "Run",
+                "",
+                "",
+                "",
+                List.of(new Channel("Time", "s"), new Channel("U", "V")),
+                RunSheet.NOTHING);
+        RunLog log = keeper.beginRun(run);
         SampleWriter writer = new SampleWriter(2, log::append);
         for (int k = 0; k < SAMPLES; k++) {
           writer.add(new double[] {k, 48 + k % 7});
         }
         writer.finish();
-        log.finish(writer.samples());
+        log.finish(writer.samples(), run);
       }
     } catch (NotKept e) {
       System.out.println("import " + e.getMessage());
