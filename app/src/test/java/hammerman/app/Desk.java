@@ -40,6 +40,9 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window, offscreen, as a user's hands and eyes. */
 final class Desk {
+  /** Seconds that anything may take on a machine with much else to do. */
+  private static final int PATIENCE = 90;
+
   final Workshop workshop;
   final Session session;
   final Frame frame;
@@ -123,7 +126,7 @@ final class Desk {
   void settle() {
     try {
       WaitForAsyncUtils.waitFor(
-          20,
+          PATIENCE,
           TimeUnit.SECONDS,
           () ->
               fx(
@@ -174,7 +177,7 @@ final class Desk {
   /** Waits until something is so; some answers come from the background. */
   void until(Callable<Boolean> so) {
     try {
-      WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, so);
+      WaitForAsyncUtils.waitFor(PATIENCE, TimeUnit.SECONDS, so);
     } catch (TimeoutException e) {
       throw new AssertionError("it never came to be so", e);
     }

@@ -171,7 +171,7 @@ class PicturesTest extends AtTheDesk {
     assertThat(process.exitValue()).isZero();
     assertThat(said).contains(folder.toString());
     String[] pictures = folder.toFile().list();
-    assertThat(pictures).hasSizeGreaterThanOrEqualTo(4).allMatch(n -> n.endsWith(".png"));
+    assertThat(pictures).hasSizeGreaterThanOrEqualTo(3).allMatch(n -> n.endsWith(".png"));
     var duty = ImageIO.read(folder.resolve("1-duty.png").toFile());
     assertThat(duty.getWidth()).isEqualTo(1280);
     assertThat(duty.getHeight()).isEqualTo(800);

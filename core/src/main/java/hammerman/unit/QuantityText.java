@@ -1,6 +1,8 @@
 package hammerman.unit;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -28,6 +30,42 @@ public final class QuantityText {
 
     /** The text was not understood, with a sentence for the user. */
     record NotUnderstood(String why) implements Reading {}
+  }
+
+  /** What came of reading several quantities in a row. */
+  public sealed interface Row {
+    /** All were understood; the values are in the core's unit. */
+    record Understood(List<Double> core) implements Row {
+      public Understood {
+        core = List.copyOf(core);
+      }
+
+      /** Returns the values. */
+      public double[] values() {
+        return core.stream().mapToDouble(Double::doubleValue).toArray();
+      }
+    }
+
+    /** One was not understood, with a sentence for the user. */
+    record NotUnderstood(String why) implements Row {}
+  }
+
+  /**
+   * Reads quantities in a row, parted by blanks or semicolons.
+   *
+   * @param text what was typed
+   * @param unit of bare numbers
+   */
+  public static Row readRow(String text, Unit unit) {
+    List<Double> read = new ArrayList<>();
+    for (String part : text.strip().split("[\\s;]+", -1)) {
+      if (!(read(part, unit) instanceof Reading.Understood u)) {
+        return new Row.NotUnderstood(
+            "“%s” is not %s; part them by blanks.".formatted(part, unit.dimension().noun()));
+      }
+      read.add(u.core());
+    }
+    return new Row.Understood(read);
   }
 
   /**

@@ -68,4 +68,15 @@ class QuantityTextTest {
   private static String why(String text, Unit unit) {
     return ((Reading.NotUnderstood) QuantityText.read(text, unit)).why();
   }
+
+  @Test
+  void figuresInARowArePartedByBlanksOrSemicolons() {
+    assertThat(QuantityText.readRow(" 3,61  3.62V;3620mV ", Unit.VOLT))
+        .isInstanceOfSatisfying(
+            QuantityText.Row.Understood.class,
+            u -> assertThat(u.values()).containsExactly(3.61, 3.62, 3.62));
+    assertThat(QuantityText.readRow("3.61 x 3.62", Unit.VOLT))
+        .isEqualTo(
+            new QuantityText.Row.NotUnderstood("“x” is not a voltage; part them by blanks."));
+  }
 }

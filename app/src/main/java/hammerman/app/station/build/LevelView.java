@@ -8,7 +8,6 @@ import hammerman.remedy.Levelling;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.QuantityText;
-import hammerman.unit.QuantityText.Reading;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import java.util.ArrayList;
@@ -119,23 +118,25 @@ final class LevelView extends StackPane {
     if (s == null) {
       return "The procedure is still being worked out.";
     }
-    List<Double> read = new ArrayList<>();
+    return switch (QuantityText.readRow(text, Unit.VOLT)) {
+      case QuantityText.Row.NotUnderstood n -> n.why();
+      case QuantityText.Row.Understood u ->
+          taken(s.forecast().design().pack(), u.values(), text.strip());
+    };
+  }
+
+  private String taken(Pack pack, double[] volts, String text) {
     try {
-      for (String part : text.strip().split("[\\s;]+", -1)) {
-        if (!(QuantityText.read(part, Unit.VOLT) instanceof Reading.Understood u)) {
-          return "“%s” is not a voltage; part the voltages by blanks.".formatted(part);
-        }
-        read.add(Valid.range("Rest voltage", u.core(), 0, 6, Unit.VOLT));
+      for (double v : volts) {
+        Valid.range("Rest voltage", v, 0, 6, Unit.VOLT);
       }
-      Valid.count("Rest voltages", read.size(), 2, MOST);
+      Valid.count("Rest voltages", volts.length, 2, MOST);
     } catch (InvalidValue e) {
       return String.valueOf(e.getMessage());
     }
-    Pack pack = s.forecast().design().pack();
     boolean single = cells.isSelected();
-    double[] volts = read.stream().mapToDouble(v -> v).toArray();
     show(Levelling.of(pack, volts, single ? 1 : pack.parallel()), single);
-    figures.show(text.strip());
+    figures.show(text);
     return "";
   }
 

@@ -69,7 +69,7 @@ final class CompareView extends StackPane {
                 differ,
                 results));
     state.shownProperty().addListener((o, was, is) -> fill());
-    state.logProperty().addListener((o, was, is) -> compare());
+    state.fitsProperty().addListener((o, was, is) -> compare());
     fill();
   }
 
@@ -124,11 +124,6 @@ final class CompareView extends StackPane {
       }
       results.show(List.of());
       return;
-    }
-    ProveState.Log known = state.logProperty().get();
-    if (b.samples() > 0 && (known == null || known.row().id() != b.id())) {
-      // The second run's own load is what its correction is worked out with.
-      state.choose(b);
     }
     List<Comparison.Entry> others = state.shown().counting().stream().map(state::entry).toList();
     Comparison.Entry one = state.entry(a);

@@ -28,7 +28,6 @@ import hammerman.schedule.CalendarFile;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.QuantityText;
-import hammerman.unit.QuantityText.Reading;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import java.io.IOException;
@@ -291,18 +290,20 @@ final class HealthView extends StackPane {
     if (f == null || text.isBlank()) {
       return "";
     }
-    int series = f.design().pack().series();
+    return switch (QuantityText.readRow(text, Unit.VOLT)) {
+      case QuantityText.Row.NotUnderstood n -> n.why();
+      case QuantityText.Row.Understood u -> checkUp(f.design().pack().series(), u.values());
+    };
+  }
+
+  private String checkUp(int series, double[] volts) {
+    if (volts.length != series) {
+      return "%d voltages were typed, the pack has %d groups.".formatted(volts.length, series);
+    }
     List<Measurement> all = new ArrayList<>();
     try {
-      String[] parts = text.strip().split("[\\s;]+", -1);
-      if (parts.length != series) {
-        return "%d voltages were typed, the pack has %d groups.".formatted(parts.length, series);
-      }
-      for (int g = 0; g < parts.length; g++) {
-        if (!(QuantityText.read(parts[g], Unit.VOLT) instanceof Reading.Understood u)) {
-          return "“%s” is not a voltage; part the voltages by blanks.".formatted(parts[g]);
-        }
-        double v = Valid.range("Rest voltage of group " + (g + 1), u.core(), 0, 6, Unit.VOLT);
+      for (int g = 0; g < series; g++) {
+        double v = Valid.range("Rest voltage of group " + (g + 1), volts[g], 0, 6, Unit.VOLT);
         all.add(measurement(new Subject.Group(g), Measured.REST_VOLTAGE, v));
       }
     } catch (InvalidValue e) {

@@ -14,7 +14,9 @@ import hammerman.store.ProjectStore;
 import hammerman.telemetry.Quantity;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeSet;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -44,8 +46,8 @@ final class LogView extends VBox {
     this.state = state;
     Label keys =
         new Label(
-            "Wheel or + and − zoom, drag or arrows move, Home shows all; the thin line is the"
-                + " forecast of the same load.");
+            "Wheel or + and − zoom, drag or arrows move, Shift and arrows point, Home shows all;"
+                + " the thin line is the forecast of the same load.");
     keys.getStyleClass().add("fact-name");
     keys.setWrapText(true);
     keys.setMinHeight(USE_PREF_SIZE);
@@ -131,7 +133,21 @@ final class LogView extends VBox {
       traces.add(store.runBook().trace(run, c, from, to, slots));
       shown.add(row.run().value().channels().get(c));
     }
-    return new Stretch(row.samples(), from, to, time, which, shown, traces, List.of());
+    return new Stretch(row.samples(), from, to, time, which, shown, traces, List.of(), marks(row));
+  }
+
+  /** What is told of a log at a glance: its lowest voltage, its highest current and heat. */
+  private static Map<Integer, Boolean> marks(Row row) {
+    Map<Integer, Boolean> marks = new HashMap<>();
+    for (Holds h : row.run().value().sheet().log()) {
+      switch (Quantity.valueOf(h.quantity())) {
+        case VOLTAGE -> marks.put(h.channel(), true);
+        case CURRENT -> marks.put(h.channel(), h.negative());
+        case TEMPERATURE -> marks.put(h.channel(), false);
+        case TIME, POWER, SPEED -> {}
+      }
+    }
+    return marks;
   }
 
   private void forecast(@Nullable Log log) {

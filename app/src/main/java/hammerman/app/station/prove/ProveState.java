@@ -57,6 +57,7 @@ final class ProveState {
   private final ReadOnlyObjectWrapper<Map<Long, Calibration>> fits =
       new ReadOnlyObjectWrapper<>(this, "fits", Map.of());
   private final Set<Long> tried = new HashSet<>();
+  private final Map<Long, Load> loads = new HashMap<>();
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
   private @Nullable Forecast forecast;
   private long records = -1;
@@ -237,7 +238,7 @@ final class ProveState {
             store -> store.runBook().telemetry(row.run()),
             found ->
                 fitting.submit(
-                    () -> found.flatMap(log -> Calibration.of(Replay.of(f.chain(), log))),
+                    () -> found.map(log -> fit(log, f)),
                     fit -> {
                       if (f.equals(forecast)) {
                         fit.ifPresent(c -> fitted(row.id(), c));
@@ -248,9 +249,17 @@ final class ProveState {
             t -> say(t.why()));
   }
 
-  private void fitted(long run, Calibration c) {
+  /** What a log says: the load that it drew, and the scales that meet it. */
+  private record Fit(Load load, Optional<Calibration> scales) {}
+
+  private static Fit fit(Telemetry log, Forecast f) {
+    return new Fit(log.asTask().load(), Calibration.of(Replay.of(f.chain(), log)));
+  }
+
+  private void fitted(long run, Fit fit) {
+    loads.put(run, fit.load());
     Map<Long, Calibration> all = new HashMap<>(fits.get());
-    all.put(run, c);
+    fit.scales().ifPresent(c -> all.put(run, c));
     fits.set(Map.copyOf(all));
   }
 
@@ -330,14 +339,12 @@ final class ProveState {
     session.keeper().record(work::run, done -> say(words), t -> say(t.why()));
   }
 
-  /** Returns a run as it is compared. */
+  /** Returns a run as it is compared; its load is known once its log is fitted. */
   Comparison.Entry entry(Row row) {
-    Log l = log.get();
-    Optional<Load> load =
-        l != null && l.row().id() == row.id()
-            ? Optional.of(l.telemetry().asTask().load())
-            : Optional.empty();
-    return new Comparison.Entry(row.run().value().name(), row.run().value().sheet(), load);
+    return new Comparison.Entry(
+        row.run().value().name(),
+        row.run().value().sheet(),
+        Optional.ofNullable(loads.get(row.id())));
   }
 
   /** Returns the worked example that is at hand, if it is one and its design is unchanged. */

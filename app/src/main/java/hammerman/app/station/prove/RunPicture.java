@@ -7,7 +7,11 @@ import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.record.Run.Channel;
 import hammerman.record.Trace;
+import hammerman.unit.Figures;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -15,7 +19,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The log of a run, each channel on a band of its own over one axis of time. The wheel and + and −
- * zoom, dragging and the arrows move, Home shows the whole.
+ * zoom, dragging and the arrows move, Home shows the whole; the crosshair follows the mouse, or the
+ * arrows with Shift.
  */
 final class RunPicture extends Picture {
   private static final double LEFT = 58;
@@ -35,6 +40,7 @@ final class RunPicture extends Picture {
    * @param channels shown
    * @param traces of them
    * @param lines laid over channels
+   * @param marks channels whose lowest (true) or highest figure is marked, by their numbers
    */
   record Stretch(
       long samples,
@@ -44,9 +50,10 @@ final class RunPicture extends Picture {
       List<Integer> numbers,
       List<Channel> channels,
       List<Trace> traces,
-      List<Over> lines) {
+      List<Over> lines,
+      Map<Integer, Boolean> marks) {
     Stretch over(List<Over> with) {
-      return new Stretch(samples, from, to, time, numbers, channels, traces, with);
+      return new Stretch(samples, from, to, time, numbers, channels, traces, with, marks);
     }
   }
 
@@ -58,7 +65,14 @@ final class RunPicture extends Picture {
    * @param value in the channel's unit
    */
   @SuppressWarnings("ArrayRecordComponent")
-  record Over(int channel, double[] time, double[] value) {}
+  record Over(int channel, double[] time, double[] value) {
+    /** Returns the value at a time, s; not a number outside. */
+    double at(double when) {
+      int k = Arrays.binarySearch(time, when);
+      int before = k >= 0 ? k : -k - 2;
+      return before < 0 || before >= value.length ? Double.NaN : value[before];
+    }
+  }
 
   /** Asks for another stretch. */
   @FunctionalInterface
@@ -69,6 +83,9 @@ final class RunPicture extends Picture {
   private final Window window;
   private @Nullable Stretch stretch;
   private double draggedFrom;
+
+  /** Where the crosshair stands, px; not a number where there is none. */
+  private double cursor = Double.NaN;
 
   RunPicture(Window window) {
     super("The log of the run over time");
@@ -83,6 +100,8 @@ final class RunPicture extends Picture {
           draggedFrom = e.getX();
         });
     addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
+    addEventHandler(MouseEvent.MOUSE_MOVED, e -> point(e.getX()));
+    addEventHandler(MouseEvent.MOUSE_EXITED, e -> point(Double.NaN));
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
   }
 
@@ -112,9 +131,21 @@ final class RunPicture extends Picture {
     }
   }
 
+  private void point(double x) {
+    cursor = x;
+    redraw();
+  }
+
   private void key(KeyEvent e) {
     Stretch s = stretch;
     if (s == null) {
+      return;
+    }
+    if (e.isShiftDown() && (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT)) {
+      double from = Double.isNaN(cursor) ? LEFT + slots() / 2.0 : cursor;
+      double by = (e.getCode() == KeyCode.LEFT ? -1 : 1) * slots() / 60.0;
+      point(Math.clamp(from + by, LEFT, LEFT + slots()));
+      e.consume();
       return;
     }
     long step = Math.max(1, (s.to() - s.from()) / 10);
@@ -175,12 +206,14 @@ final class RunPicture extends Picture {
       boolean lowest = c == s.traces().size() - 1;
       band(pen, x, s, c, top, lowest ? bottom - 2 : bottom - 8, unit);
     }
+    if (cursor >= LEFT && cursor <= width - RIGHT) {
+      pen.line(Role.INK, 0.8, cursor, 2, cursor, height - FOOT);
+    }
     Scale foot = new Scale(0, 1, height - FOOT, 0);
     new Plot(pen, x, foot).horizontal(hours ? "Time, h" : minutes ? "Time, min" : "Time, s");
   }
 
-  private static void band(
-      Pen pen, Scale x, Stretch s, int c, double top, double bottom, double unit) {
+  private void band(Pen pen, Scale x, Stretch s, int c, double top, double bottom, double unit) {
     Trace t = s.traces().get(c);
     double low = Double.POSITIVE_INFINITY;
     double high = Double.NEGATIVE_INFINITY;
@@ -226,6 +259,63 @@ final class RunPicture extends Picture {
         over(pen, x, y, o, unit);
       }
     }
+    Boolean lowest = s.marks().get(s.numbers().get(c));
+    if (lowest != null) {
+      mark(pen, x, y, s, c, lowest, unit);
+    }
+    if (cursor >= x.from() && cursor <= x.to()) {
+      pen.wordsBefore(Role.INK, Pen.TEXT, x.to(), top - 11, told(s, c, x.valueAt(cursor) * unit));
+    }
+  }
+
+  /** Marks the lowest or the highest of what is seen of a channel, with its figure. */
+  private static void mark(
+      Pen pen, Scale x, Scale y, Stretch s, int c, boolean lowest, double unit) {
+    Trace t = s.traces().get(c);
+    int best = -1;
+    for (int k = 0; k < t.size(); k++) {
+      double v = lowest ? -t.low(k) : t.high(k);
+      double was = best < 0 ? Double.NEGATIVE_INFINITY : lowest ? -t.low(best) : t.high(best);
+      best = v > was ? k : best;
+    }
+    if (best < 0 || Double.isNaN(s.time().low(best))) {
+      return;
+    }
+    double px = x.at(s.time().low(best) / unit);
+    double value = lowest ? t.low(best) : t.high(best);
+    double py = y.at(value);
+    String words = (lowest ? "lowest " : "highest ") + figure(value, s.channels().get(c));
+    pen.ring(Role.INK, 1.2, px, py, 3);
+    boolean left = px > x.from() + pen.width(Pen.TEXT, words) + 12;
+    if (left) {
+      pen.tagBefore(Role.INK, Pen.TEXT, px - 7, py, words);
+    } else {
+      pen.tag(Role.INK, Pen.TEXT, px + 7, py, words);
+    }
+  }
+
+  private static String figure(double value, Channel channel) {
+    return Figures.number(value) + (channel.unit().isEmpty() ? "" : " " + channel.unit());
+  }
+
+  /** What a channel says at a time, and its forecast. */
+  private static String told(Stretch s, int c, double when) {
+    Trace t = s.traces().get(c);
+    int at = 0;
+    while (at + 1 < t.size() && s.time().low(at + 1) <= when) {
+      at++;
+    }
+    if (t.size() == 0 || Double.isNaN(t.low(at))) {
+      return "";
+    }
+    String words = figure(0.5 * (t.low(at) + t.high(at)), s.channels().get(c));
+    for (Over o : s.lines()) {
+      double f = o.at(when);
+      if (o.channel() == s.numbers().get(c) && Double.isFinite(f)) {
+        words += ", forecast " + figure(f, s.channels().get(c));
+      }
+    }
+    return Figures.duration(when) + ": " + words;
   }
 
   /** A line over a band, one point for each pixel at most. */

@@ -17,7 +17,7 @@ import hammerman.remedy.Rework;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.QuantityText;
-import hammerman.unit.QuantityText.Reading;
+import hammerman.unit.QuantityText.Row;
 import hammerman.unit.Unit;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -116,17 +116,14 @@ final class ReworkView extends StackPane {
   private String typed(String text) {
     Measured quantity = what.getValue();
     Unit unit = quantity == Measured.CAPACITY ? Unit.AMPERE_HOUR : Unit.VOLT;
-    List<Double> read = new ArrayList<>();
-    for (String part : text.strip().split("[\\s;]+", -1)) {
-      if (QuantityText.read(part, unit) instanceof Reading.Understood u) {
-        read.add(u.core());
-      } else {
-        return "“%s” is not a figure in %s; part the groups by blanks."
-            .formatted(part, unit.symbol());
-      }
-    }
+    return switch (QuantityText.readRow(text, unit)) {
+      case Row.NotUnderstood n -> n.why();
+      case Row.Understood u -> taken(quantity, u.values(), text.strip());
+    };
+  }
+
+  private String taken(Measured quantity, double[] values, String text) {
     Design design = state.session().project().design();
-    double[] values = read.stream().mapToDouble(v -> v).toArray();
     boolean capacity = quantity == Measured.CAPACITY;
     try {
       Rework.check(design, values, capacity);
@@ -138,7 +135,7 @@ final class ReworkView extends StackPane {
         () -> capacity ? Rework.byCapacity(design, values) : Rework.byVoltage(design, values),
         this::show,
         e -> sick.setText(Latest.inWords(e)));
-    figures.show(text.strip());
+    figures.show(text);
     return "";
   }
 

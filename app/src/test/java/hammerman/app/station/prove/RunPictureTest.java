@@ -6,6 +6,7 @@ import hammerman.app.station.prove.RunPicture.Stretch;
 import hammerman.record.Trace;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import javafx.event.Event;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -36,7 +37,8 @@ class RunPictureTest {
             List.of(),
             List.of(),
             List.of(),
-            List.of()));
+            List.of(),
+            Map.of()));
   }
 
   private List<Long> press(KeyCode... keys) {
