@@ -9,6 +9,9 @@ import java.util.Map;
 
 /** What a log says for itself, as it is written down with the run. */
 public final class SheetOfLog {
+  /** Less than this share of the energy given back is a meter's noise about zero. */
+  private static final double NOISE = 1e-3;
+
   private SheetOfLog() {}
 
   /** Returns the sheet with the results of its log, and the conditions that the log tells. */
@@ -18,7 +21,9 @@ public final class SheetOfLog {
     put(results, RunResult.DURATION, f.duration());
     put(results, RunResult.CHARGE, f.charge());
     put(results, RunResult.ENERGY, f.energy());
-    put(results, RunResult.REGENERATED, f.energyBack());
+    if (f.energyBack() > NOISE * f.energy()) {
+      put(results, RunResult.REGENERATED, f.energyBack());
+    }
     put(results, RunResult.PEAK_CURRENT, f.peakCurrent());
     put(results, RunResult.PEAK_POWER, f.peakPower());
     put(results, RunResult.LOWEST_VOLTAGE, f.lowestVoltage());

@@ -55,7 +55,7 @@ public final class Frame {
   /**
    * The least width, in px, at which undo and redo have buttons; keys and menu have them always.
    */
-  private static final double BUTTONS = 960;
+  private static final double BUTTONS = 1080;
 
   /** The least width, in px, at which the stations stand as wide apart as is comfortable. */
   private static final double TIGHT_LINE = 800;

@@ -35,6 +35,9 @@ final class RunsView extends StackPane {
   private static final DateTimeFormatter TIME =
       DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
+  /** The least width of the list, px; what does not fit of it scrolls. */
+  private static final double LEAST = 290;
+
   private final ProveState state;
   private final RecordTable<Row> table;
   private final LogPanel importer;
@@ -65,7 +68,7 @@ final class RunsView extends StackPane {
                 Column.words(
                     "Struck out", 78, r -> r.run().strike().map(Strike::reason).orElse(""))));
     table.setPrefWidth(470);
-    table.setMinSize(360, 150);
+    table.setMinSize(LEAST, 150);
     VBox.setVgrow(table, Priority.ALWAYS);
     table.chosenProperty().addListener((o, was, is) -> chosen(is));
     importer =
@@ -86,11 +89,12 @@ final class RunsView extends StackPane {
     caution.getStyleClass().add("caution");
     caution.setWrapText(true);
     caution.setMinHeight(USE_PREF_SIZE);
-    VBox list = new VBox(8, importer, more, table, caution);
+    VBox list = new VBox(8, table, caution);
     list.setPrefWidth(470);
-    list.setMinWidth(360);
-    RunPanel panel = new RunPanel(bench, state);
-    getChildren().add(new Beside(list, panel));
+    list.setMinWidth(LEAST);
+    Beside runs = new Beside(list, new RunPanel(bench, state));
+    VBox.setVgrow(runs, Priority.ALWAYS);
+    getChildren().add(new VBox(8, importer, more, runs));
     state.shownProperty().addListener((o, was, is) -> show(is));
     state
         .chosenProperty()
