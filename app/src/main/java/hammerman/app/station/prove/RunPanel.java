@@ -46,7 +46,7 @@ final class RunPanel extends VBox {
   RunPanel(Bench bench, ProveState state) {
     super(6);
     this.state = state;
-    setMinWidth(345);
+    setMinSize(320, 300);
     log = new LogView(bench.session().keeper(), state);
     against.setId("run-against");
     against.getStyleClass().add("answer");

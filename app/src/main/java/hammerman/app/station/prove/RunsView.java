@@ -36,7 +36,7 @@ final class RunsView extends StackPane {
       DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
   /** The least width of the list, px; what does not fit of it scrolls. */
-  private static final double LEAST = 290;
+  private static final double LEAST = 270;
 
   private final ProveState state;
   private final RecordTable<Row> table;
