@@ -44,7 +44,6 @@ options=(--enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allo
 java=$runtime/bin/java
 if [ ! -x "$java" ]; then java=$jdk/bin/java; fi
 if "$java" "${options[@]}" -Dglass.platform=Headless -Dprism.order=sw -XX:AOTCacheOutput="$app/hammerman.aot" -cp "$path" hammerman.app.Launcher --rehearse >/dev/null 2>&1; then
-  # Without the braces the launcher would take the option for its own.
   sed -i.bak 's#^\[JavaOptions\]#[JavaOptions]\njava-options=-XX:AOTCache=$APPDIR/hammerman.aot\njava-options=-Xlog:aot=off\njava-options=-Xlog:cds=off#' "$app/Hammerman.cfg" && rm -f "$app/Hammerman.cfg.bak"
 else
   say "no fast start on this JDK; going on without."
