@@ -102,6 +102,8 @@ final class Walk {
     add("8-night-forecast", this::night);
     add("8-night-guard", () -> frame.go(Station.GUARD, "chain"));
     stops.removeIf(s -> !s.name().startsWith(only));
+    // The stop that would have loaded it may not be among those wanted.
+    session.loadExample();
     next();
   }
 

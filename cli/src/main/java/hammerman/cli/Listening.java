@@ -5,15 +5,46 @@ import hammerman.device.StandInServer;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import java.io.IOException;
-import java.io.PrintWriter;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
 
-/** What every command does that stands in for a device: it listens until it is stopped. */
+/**
+ * What every command takes and does that stands in for a device: it listens until it is stopped.
+ */
 final class Listening {
-  private Listening() {}
+  @Spec(Spec.Target.MIXEE)
+  CommandSpec spec;
+
+  @Option(
+      names = "--port",
+      paramLabel = "N",
+      description = "of the loopback address; 0 for any (default: ${DEFAULT-VALUE})")
+  int port;
+
+  @Option(
+      names = "--speed",
+      paramLabel = "N",
+      description = "seconds of the device in each second (default: ${DEFAULT-VALUE})")
+  double speed;
+
+  @Option(
+      names = "--seed",
+      paramLabel = "N",
+      description = "of its noise and whatever else is made up (default: ${DEFAULT-VALUE})")
+  long seed = 1;
+
+  /**
+   * @param port where the program looks for the device if nothing else is said
+   * @param speed seconds of the device in each second if nothing else is said
+   */
+  Listening(int port, double speed) {
+    this.port = port;
+    this.speed = speed;
+  }
 
   /** Refuses a port or a speed that cannot be. */
-  static void check(int port, double speed) {
+  void check() {
     Valid.count("--port", port, 0, 65_535);
     Valid.range("--speed", speed, 0.1, 100_000, Unit.ONE);
   }
@@ -22,11 +53,10 @@ final class Listening {
    * Listens.
    *
    * @param what it is, in words that begin a sentence
-   * @param speed seconds of the device in each second
    */
-  static int until(CommandSpec spec, StandIn device, String what, int port, double speed) {
+  int until(StandIn device, String what) {
     try (StandInServer server = new StandInServer(device, port, speed)) {
-      PrintWriter out = spec.commandLine().getOut();
+      var out = spec.commandLine().getOut();
       out.println("%s listens at port %d.".formatted(what, server.port()));
       out.flush();
       server.serve();

@@ -8,10 +8,9 @@ import hammerman.watch.SimulatedPack;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 /** Stands in for a pack on the bench: its meter, BMS and charger. */
 @Command(
@@ -23,24 +22,10 @@ final class PackCommand implements Callable<Integer> {
   /** Where the program looks for a pack if nothing else is said. */
   static final int PORT = 7718;
 
-  @Spec CommandSpec spec;
+  @Mixin Listening listening = new Listening(PORT, 60);
 
   @Parameters(paramLabel = "FILE", description = "a project file; its active variant is built")
   Path file;
-
-  @Option(
-      names = "--port",
-      paramLabel = "N",
-      defaultValue = "" + PORT,
-      description = "of the loopback address; 0 for any (default: ${DEFAULT-VALUE})")
-  int port;
-
-  @Option(
-      names = "--speed",
-      paramLabel = "N",
-      defaultValue = "60",
-      description = "seconds of a charge in each second (default: ${DEFAULT-VALUE})")
-  double speed;
 
   @Option(
       names = "--soc",
@@ -65,21 +50,15 @@ final class PackCommand implements Callable<Integer> {
       description = "the lead or group that has it (default: ${DEFAULT-VALUE})")
   int at;
 
-  @Option(
-      names = "--seed",
-      paramLabel = "N",
-      defaultValue = "1",
-      description = "of its capacities and noise (default: ${DEFAULT-VALUE})")
-  long seed;
-
   @Override
   public Integer call() throws UnreadableProject {
-    Listening.check(port, speed);
+    listening.check();
     Valid.range("--soc", soc / 100, 0.01, 0.99, Unit.PERCENT);
     var design = ProjectFile.read(file).design();
     Valid.count("--at", at, 1, design.pack().series());
-    var pack = new SimulatedPack(design, soc / 100, SimulatedPack.Fault.named(fault), at - 1, seed);
-    return Listening.until(
-        spec, pack, "A pack of %d groups".formatted(design.pack().series()), port, speed);
+    var pack =
+        new SimulatedPack(
+            design, soc / 100, SimulatedPack.Fault.named(fault), at - 1, listening.seed);
+    return listening.until(pack, "A pack of %d groups".formatted(design.pack().series()));
   }
 }

@@ -9,9 +9,8 @@ import hammerman.unit.Valid;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 /** Stands in for a cell tester. */
 @Command(
@@ -23,14 +22,7 @@ final class TesterCommand implements Callable<Integer> {
   /** Where the program looks for a tester if nothing else is said. */
   static final int PORT = 7717;
 
-  @Spec CommandSpec spec;
-
-  @Option(
-      names = "--port",
-      paramLabel = "N",
-      defaultValue = "" + PORT,
-      description = "of the loopback address; 0 for any (default: ${DEFAULT-VALUE})")
-  int port;
+  @Mixin Listening listening = new Listening(PORT, 600);
 
   @Option(
       names = "--bays",
@@ -38,20 +30,6 @@ final class TesterCommand implements Callable<Integer> {
       defaultValue = "4",
       description = "cells at a time (default: ${DEFAULT-VALUE})")
   int bays;
-
-  @Option(
-      names = "--speed",
-      paramLabel = "N",
-      defaultValue = "600",
-      description = "seconds of a test in each second (default: ${DEFAULT-VALUE})")
-  double speed;
-
-  @Option(
-      names = "--seed",
-      paramLabel = "N",
-      defaultValue = "1",
-      description = "of its made-up cells (default: ${DEFAULT-VALUE})")
-  long seed;
 
   @Option(
       names = "--wrong",
@@ -71,7 +49,7 @@ final class TesterCommand implements Callable<Integer> {
   public Integer call() {
     Valid.count("--bays", bays, 1, BayTest.MOST_BAYS);
     Valid.count("--wrong", wrong, 0, bays);
-    Listening.check(port, speed);
+    listening.check();
     CellType type =
         Shipped.cells().cells().stream()
             .filter(c -> c.id().equals(cell))
@@ -83,11 +61,8 @@ final class TesterCommand implements Callable<Integer> {
                         cell,
                         "must be in the starter library",
                         "Use e18650, p18650 or f32700."));
-    return Listening.until(
-        spec,
-        new SimulatedTester(type, bays, seed, Map.of(), wrong),
-        "A tester with %d bays".formatted(bays),
-        port,
-        speed);
+    return listening.until(
+        new SimulatedTester(type, bays, listening.seed, Map.of(), wrong),
+        "A tester with %d bays".formatted(bays));
   }
 }

@@ -16,10 +16,8 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.collections.transformation.FilteredList;
 import javafx.collections.transformation.SortedList;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
-import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TablePosition;
 import javafx.scene.control.TableRow;
@@ -63,90 +61,6 @@ public final class RecordTable<T> extends VBox {
 
   private Function<T, String> hidden = row -> "";
   private Function<T, Object> key = row -> row;
-
-  /**
-   * Takes what was typed into a cell.
-   *
-   * @param <T> what a row shows
-   */
-  public interface Typed<T> {
-    /** Uses the text; returns why it cannot, or an empty text. */
-    String take(T row, String text);
-
-    /** Whether anything can be typed at all. */
-    default boolean isOpen() {
-      return true;
-    }
-
-    /** For columns that are only read. */
-    static <T> Typed<T> none() {
-      return new Typed<>() {
-        @Override
-        public String take(T row, String text) {
-          return "This column is only read.";
-        }
-
-        @Override
-        public boolean isOpen() {
-          return false;
-        }
-      };
-    }
-  }
-
-  /**
-   * A column.
-   *
-   * @param head its name, with the unit
-   * @param width px that its words need; it is never less
-   * @param text of a row in it
-   * @param order of the rows when its head is pressed
-   * @param figure whether it holds figures, which stand at the right
-   * @param style how a row's text in it is written
-   * @param wrapped whether long words go on in further lines
-   * @param typed takes what is typed into a row's cell
-   */
-  public record Column<T>(
-      String head,
-      double width,
-      Function<T, String> text,
-      Comparator<T> order,
-      boolean figure,
-      Function<T, String> style,
-      boolean wrapped,
-      Typed<T> typed) {
-    /** A column of words. */
-    public static <T> Column<T> words(String head, double width, Function<T, String> text) {
-      return new Column<>(
-          head, width, text, Comparator.comparing(text), false, row -> "", false, Typed.none());
-    }
-
-    /** A column of figures. */
-    public static <T> Column<T> figures(
-        String head, double width, Function<T, String> text, Comparator<T> order) {
-      return new Column<>(head, width, text, order, true, row -> "", false, Typed.none());
-    }
-
-    /** Returns the column with its rows in an order other than that of their texts. */
-    public Column<T> ordered(Comparator<T> by) {
-      return new Column<>(head, width, text, by, figure, style, wrapped, typed);
-    }
-
-    /** Returns the column with its texts written as their rows ask. */
-    public Column<T> styled(Function<T, String> as) {
-      return new Column<>(head, width, text, order, figure, as, wrapped, typed);
-    }
-
-    /** Returns the column with long words in as many lines as they take. */
-    public Column<T> inLines() {
-      return new Column<>(head, width, text, order, figure, style, true, typed);
-    }
-
-    /** Returns the column with cells that can be typed in: a double click, or F2. */
-    public Column<T> typed(Typed<T> taker) {
-      return new Column<>(head, width, text, order, figure, style, wrapped, taker);
-    }
-  }
 
   /**
    * @param id in the scene; the filter has it with “-filter”
@@ -207,7 +121,7 @@ public final class RecordTable<T> extends VBox {
     column.setMaxWidth(30);
     column.setCellValueFactory(
         row -> new ReadOnlyObjectWrapper<>(row.getValue()).getReadOnlyProperty());
-    column.setCellFactory(made -> new Tick<>(name, id, ticks));
+    column.setCellFactory(made -> new TickCell<>(name, id, ticks));
     table.getColumns().addFirst(column);
     return this;
   }
@@ -416,50 +330,6 @@ public final class RecordTable<T> extends VBox {
     if (text != null && !text.isBlank()) {
       paste.accept(
           text.lines().filter(l -> !l.isBlank()).map(l -> List.of(l.split("\t", -1))).toList());
-    }
-  }
-
-  /**
-   * What is ticked.
-   *
-   * @param <T> what a row shows
-   */
-  public interface Ticks<T> {
-    /** Whether a row is ticked. */
-    boolean has(T row);
-
-    /** Ticks a row, or takes its tick away; which of both it may refuse. */
-    void turn(T row, boolean on);
-  }
-
-  private static final class Tick<T> extends TableCell<T, T> {
-    private final CheckBox box = new CheckBox();
-    private final String name;
-    private final Function<T, String> id;
-    private final Ticks<T> ticks;
-
-    Tick(String name, Function<T, String> id, Ticks<T> ticks) {
-      this.name = name;
-      this.id = id;
-      this.ticks = ticks;
-      getStyleClass().add("tick");
-      box.setOnAction(
-          e -> {
-            T row = getItem();
-            ticks.turn(row, box.isSelected());
-            box.setSelected(ticks.has(row));
-          });
-    }
-
-    @Override
-    protected void updateItem(@Nullable T row, boolean empty) {
-      super.updateItem(row, empty);
-      setGraphic(row == null ? null : box);
-      if (row != null) {
-        box.setId(id.apply(row));
-        box.setAccessibleText(name + " " + id.apply(row));
-        box.setSelected(ticks.has(row));
-      }
     }
   }
 

@@ -1,6 +1,5 @@
 package hammerman.app.control;
 
-import hammerman.app.control.RecordTable.Column;
 import javafx.application.Platform;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.TableCell;

@@ -4,6 +4,8 @@ import hammerman.app.control.Views;
 import hammerman.finding.Station;
 import hammerman.unit.Figures;
 import java.util.List;
+import java.util.Locale;
+import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
@@ -64,6 +66,19 @@ public final class Page extends VBox {
   /** Shows the answer to the station's question. */
   public void answer(String sentence) {
     answer.setText(Figures.unbroken(sentence));
+  }
+
+  /** Shows what was just said, above the body, as long as there is something. */
+  public Page withSaid(ReadOnlyStringProperty words) {
+    Label said = new Label();
+    said.setId(station.name().toLowerCase(Locale.ROOT) + "-said");
+    said.getStyleClass().add("said");
+    said.setWrapText(true);
+    said.setMinHeight(USE_PREF_SIZE);
+    said.textProperty().bind(words);
+    said.managedProperty().bind(said.textProperty().isNotEmpty());
+    getChildren().add(1, said);
+    return this;
   }
 
   /** Returns a section heading. */

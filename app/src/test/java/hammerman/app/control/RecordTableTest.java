@@ -2,7 +2,6 @@ package hammerman.app.control;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import hammerman.app.control.RecordTable.Column;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -10,9 +10,6 @@ import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import java.util.EnumSet;
 import java.util.Set;
-import javafx.scene.control.Label;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 
 /** The page of station Build. */
 public final class BuildStation implements StationView {
@@ -31,16 +28,7 @@ public final class BuildStation implements StationView {
         .add("Settings", "settings", new SettingsView(state), () -> {})
         .add("First charge", "charge", new ChargeView(state, desk), () -> {})
         .add("Record", "record", new RecordView(state), () -> {});
-    Label said = new Label();
-    said.setId("build-said");
-    said.getStyleClass().add("complaint");
-    said.setWrapText(true);
-    said.setMinHeight(Label.USE_PREF_SIZE);
-    said.textProperty().bind(state.saidProperty());
-    said.managedProperty().bind(said.textProperty().isNotEmpty());
-    VBox body = new VBox(6, said, views);
-    VBox.setVgrow(views, Priority.ALWAYS);
-    page = new Page(Station.BUILD, body, views);
+    page = new Page(Station.BUILD, views).withSaid(state.saidProperty());
     state.shownProperty().addListener((o, was, is) -> answer());
     answer();
   }

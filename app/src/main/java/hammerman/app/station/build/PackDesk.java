@@ -1,11 +1,10 @@
 package hammerman.app.station.build;
 
 import hammerman.app.job.DeviceLink;
-import hammerman.device.StandInServer;
+import hammerman.app.job.OwnStandIn;
 import hammerman.watch.PackLine;
 import hammerman.watch.SimulatedPack;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -26,7 +25,7 @@ final class PackDesk implements DeviceLink.Listener {
   private final ReadOnlyStringWrapper standing =
       new ReadOnlyStringWrapper(this, "standing", "Nothing is connected.");
   private @Nullable DeviceLink link;
-  private @Nullable StandInServer standIn;
+  private @Nullable OwnStandIn standIn;
   private boolean wanted;
   private BiConsumer<Integer, Double> volts = (contact, v) -> {};
   private Consumer<PackLine.Frame> frames = f -> {};
@@ -72,13 +71,11 @@ final class PackDesk implements DeviceLink.Listener {
   }
 
   private void closeStandIn() {
-    StandInServer server = standIn;
-    standIn = null;
-    if (server != null) {
-      try {
-        server.close();
-      } catch (IOException e) {
-        standing.set("The stand-in could not be closed: " + e.getMessage());
+    if (standIn != null) {
+      String trouble = standIn.close();
+      standIn = null;
+      if (!trouble.isEmpty()) {
+        standing.set(trouble);
       }
     }
   }
@@ -93,23 +90,12 @@ final class PackDesk implements DeviceLink.Listener {
     try {
       var design = s.forecast().design();
       int at = Math.min(design.pack().series() - 1, design.pack().series() / 3);
-      StandInServer server =
-          new StandInServer(new SimulatedPack(design, START, fault, at, 1), 0, SPEED);
-      Thread serving = new Thread(() -> serve(server), "stand-in pack");
-      serving.setDaemon(true);
-      serving.start();
-      connect(server.port(), then);
-      standIn = server;
+      OwnStandIn own =
+          OwnStandIn.start("pack", new SimulatedPack(design, START, fault, at, 1), SPEED);
+      connect(own.port(), then);
+      standIn = own;
     } catch (IOException e) {
       standing.set("The stand-in could not be started: " + e.getMessage());
-    }
-  }
-
-  private static void serve(StandInServer server) {
-    try {
-      server.serve();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
     }
   }
 

@@ -1,10 +1,10 @@
 package hammerman.app.station.build;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.Column;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.QuantityField;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
 import hammerman.app.control.TypedField;
 import hammerman.app.station.Bench;
 import hammerman.build.PartItem;

@@ -1,7 +1,7 @@
 package hammerman.app.station.build;
 
+import hammerman.app.control.Column;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
 import hammerman.build.Setting;
 import java.util.List;
 import javafx.scene.layout.StackPane;

@@ -1,9 +1,10 @@
 package hammerman.app.station.cell;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.Column;
 import hammerman.app.control.Facts;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
+import hammerman.app.control.Ticks;
 import hammerman.app.job.Latest;
 import hammerman.app.picture.Role;
 import hammerman.app.station.Bench;
@@ -189,7 +190,7 @@ final class LibraryView extends StackPane {
   }
 
   /** The cells ticked to be seen beside each other. */
-  private final class Compared implements RecordTable.Ticks<CellType> {
+  private final class Compared implements Ticks<CellType> {
     @Override
     public boolean has(CellType c) {
       return compared.contains(c.id());

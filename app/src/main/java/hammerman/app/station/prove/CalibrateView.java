@@ -1,9 +1,9 @@
 package hammerman.app.station.prove;
 
+import hammerman.app.control.Column;
 import hammerman.app.control.Facts;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Page;
 import hammerman.app.station.prove.ProveState.Log;

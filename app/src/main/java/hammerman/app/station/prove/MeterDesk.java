@@ -1,8 +1,8 @@
 package hammerman.app.station.prove;
 
 import hammerman.app.job.DeviceLink;
+import hammerman.app.job.OwnStandIn;
 import hammerman.app.session.RunLog;
-import hammerman.device.StandInServer;
 import hammerman.forecast.Forecast;
 import hammerman.prove.MeterLine;
 import hammerman.prove.MeterLog;
@@ -18,7 +18,6 @@ import hammerman.telemetry.Quantity;
 import hammerman.telemetry.Telemetry;
 import hammerman.unit.Unit;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
@@ -74,7 +73,7 @@ final class MeterDesk implements DeviceLink.Listener {
           });
 
   private @Nullable DeviceLink link;
-  private @Nullable StandInServer standIn;
+  private @Nullable OwnStandIn standIn;
   private @Nullable Taken taken;
   private MeterLog log = new MeterLog();
   private boolean wanted;
@@ -173,22 +172,11 @@ final class MeterDesk implements DeviceLink.Listener {
       return;
     }
     try {
-      StandInServer server = new StandInServer(new SimulatedMeter(f.duty(), 1), 0, SPEED);
-      Thread serving = new Thread(() -> serve(server), "stand-in meter");
-      serving.setDaemon(true);
-      serving.start();
-      standIn = server;
-      connect(server.port());
+      OwnStandIn own = OwnStandIn.start("meter", new SimulatedMeter(f.duty(), 1), SPEED);
+      standIn = own;
+      connect(own.port());
     } catch (IOException e) {
       standing.set("The stand-in could not be started: " + e.getMessage());
-    }
-  }
-
-  private static void serve(StandInServer server) {
-    try {
-      server.serve();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
     }
   }
 
@@ -297,13 +285,11 @@ final class MeterDesk implements DeviceLink.Listener {
   }
 
   private void closeStandIn() {
-    StandInServer server = standIn;
-    standIn = null;
-    if (server != null) {
-      try {
-        server.close();
-      } catch (IOException e) {
-        standing.set("The stand-in could not be closed: " + e.getMessage());
+    if (standIn != null) {
+      String trouble = standIn.close();
+      standIn = null;
+      if (!trouble.isEmpty()) {
+        standing.set(trouble);
       }
     }
   }

@@ -9,9 +9,6 @@ import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import java.util.EnumSet;
 import java.util.Set;
-import javafx.scene.control.Label;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 
 /** The page of station Prove. */
 public final class ProveStation implements StationView {
@@ -31,16 +28,7 @@ public final class ProveStation implements StationView {
         .add("Health", "health", health, () -> {})
         .add("Range and rota", "rota", new RotaView(state), () -> {})
         .add("Incidents", "incidents", new IncidentsView(state), () -> {});
-    Label said = new Label();
-    said.setId("prove-said");
-    said.getStyleClass().add("complaint");
-    said.setWrapText(true);
-    said.setMinHeight(Label.USE_PREF_SIZE);
-    said.textProperty().bind(state.saidProperty());
-    said.managedProperty().bind(said.textProperty().isNotEmpty());
-    VBox body = new VBox(6, said, views);
-    VBox.setVgrow(views, Priority.ALWAYS);
-    page = new Page(Station.PROVE, body, views);
+    page = new Page(Station.PROVE, views).withSaid(state.saidProperty());
     state.shownProperty().addListener((o, was, is) -> answer());
     health.verdictProperty().addListener((o, was, is) -> answer());
     answer();

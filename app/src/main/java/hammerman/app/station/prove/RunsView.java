@@ -1,10 +1,10 @@
 package hammerman.app.station.prove;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.Column;
 import hammerman.app.control.LogPanel;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
 import hammerman.app.station.Bench;
 import hammerman.app.station.prove.ProveState.Row;
 import hammerman.record.Fact.Strike;

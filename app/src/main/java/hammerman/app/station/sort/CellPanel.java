@@ -21,8 +21,6 @@ import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -39,18 +37,14 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** The cell chosen: what it is, what was measured of it, and a place for the next reading. */
 final class CellPanel extends VBox {
-  private static final DateTimeFormatter TIME =
-      DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
   private static final Pattern RANGE =
       Pattern.compile("(.*?)(\\d+)\\s*(?:-|–|to)\\s*(?:\\1)?(\\d+)");
   private static final int MOST_ADDED = 5000;
-  private static final int LISTED = 6;
 
   private final SortState state;
   private final Label title = Page.heading("No cell chosen");
@@ -58,7 +52,7 @@ final class CellPanel extends VBox {
   private final GridPane fields = new GridPane();
   private final Map<Measured, QuantityField> readings = new EnumMap<>(Measured.class);
   private final List<Described> described = new ArrayList<>();
-  private final VBox history = new VBox(2);
+  private final CellHistory history;
   private final TextField reason = new TextField();
   private final Button aside = new PlainButton("Put it aside", "put-aside", this::putAside);
   private final TextField labels = new TextField();
@@ -67,7 +61,6 @@ final class CellPanel extends VBox {
       new QuantityField("Pinned to group", Unit.ONE, true, this::setPin);
   private final VBox whole;
   private @Nullable Entry entry;
-  private long request;
 
   /** A field of what is known of a cell apart from measurements. */
   private record Described(TypedField field, Function<InventoryCell, String> read) {}
@@ -75,6 +68,7 @@ final class CellPanel extends VBox {
   CellPanel(SortState state) {
     super(6);
     this.state = state;
+    history = new CellHistory(state, this::strike);
     setMinWidth(250);
     why.setId("cell-why");
     why.getStyleClass().add("complaint");
@@ -249,79 +243,11 @@ final class CellPanel extends VBox {
     price.show(now.cell().described().price());
     pin.show(state.shown().plan().pin(now.cell().label()).map(g -> g + 1.0).orElse(null));
     aside.setText(now.cell().aside() == null ? "Put it aside" : "Take it back");
-    history(now);
+    history.show(now);
   }
 
   private static @Nullable Double known(double value) {
     return Double.isNaN(value) ? null : value;
-  }
-
-  private void history(Entry of) {
-    long mine = ++request;
-    state
-        .session()
-        .keeper()
-        .records(
-            store -> store.inventory().of(new Subject.Cell(of.cell().id())),
-            facts -> {
-              if (mine == request) {
-                history.getChildren().setAll(lines(facts));
-              }
-            },
-            state::say);
-  }
-
-  private List<VBox> lines(List<Fact<Measurement>> facts) {
-    List<VBox> lines = new ArrayList<>();
-    for (Fact<Measurement> f : facts.reversed().subList(0, Math.min(LISTED, facts.size()))) {
-      Measured what = f.value().quantity();
-      Unit unit =
-          switch (what) {
-            case AC_RESISTANCE, DC_RESISTANCE -> Unit.MILLIOHM;
-            case CAPACITY -> Unit.MILLIAMPERE_HOUR;
-            case REST_VOLTAGE, SELF_DISCHARGE, TEMPERATURE, MASS -> what.unit();
-          };
-      String origin = f.value().instrument().isEmpty() ? "typed" : "from " + f.value().instrument();
-      Label figure = new Label(Figures.of(f.value().value(), unit) + ", " + what.label());
-      figure.getStyleClass().add(f.counts() ? "answer" : "fact-name");
-      Label words =
-          new Label(
-              "%s, %s%s%s"
-                  .formatted(
-                      TIME.format(f.at().atZone(ZoneId.systemDefault())),
-                      origin,
-                      under(f.value().conditions()),
-                      f.strike().map(x -> "; struck out: " + x.reason()).orElse("")));
-      words.getStyleClass().add("fact-name");
-      words.setWrapText(true);
-      words.setMinHeight(USE_PREF_SIZE);
-      Region spring = new Region();
-      HBox.setHgrow(spring, Priority.ALWAYS);
-      HBox head = new HBox(6, figure, spring);
-      if (f.counts()) {
-        head.getChildren()
-            .add(new PlainButton("Strike out", "strike-" + f.id(), () -> strike(f.id())));
-      }
-      VBox line = new VBox(head, words);
-      lines.add(line);
-    }
-    return lines;
-  }
-
-  /** Under what a reading was taken, as far as it was said. */
-  private static String under(Conditions c) {
-    List<String> all = new ArrayList<>();
-    add(all, "at ", c.current(), Unit.AMPERE);
-    add(all, "to ", c.cutOff(), Unit.VOLT);
-    add(all, "in ", c.temperature(), Unit.CELSIUS);
-    add(all, "after a rest of ", c.rest(), Unit.MINUTE);
-    return all.isEmpty() ? "" : ", " + String.join(", ", all);
-  }
-
-  private static void add(List<String> all, String how, @Nullable Double value, Unit unit) {
-    if (value != null) {
-      all.add(how + Figures.of(value, unit));
-    }
   }
 
   private void measure(Measured what, @Nullable Double value) {

@@ -1,9 +1,9 @@
 package hammerman.app.station.sort;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.Column;
 import hammerman.app.control.FileAsk;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
 import hammerman.app.station.Bench;
 import hammerman.project.Shipped;
 import hammerman.record.Measured;

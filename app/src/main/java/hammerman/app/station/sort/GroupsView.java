@@ -1,11 +1,11 @@
 package hammerman.app.station.sort;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.Column;
 import hammerman.app.control.FileAsk;
 import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
@@ -46,8 +46,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Good cells in level groups: how level, what it costs, and into the design with them. */
 final class GroupsView extends StackPane {
-  private static final int MOST_LISTED = 24;
-
   private final Bench bench;
   private final SortState state;
   private final Latest matching = new Latest("matching");
@@ -217,27 +215,8 @@ final class GroupsView extends StackPane {
     Design design = state.session().project().design();
     costing.submit(
         () -> MatchCost.of(design, m, a.cells(), a.direct()),
-        c -> cost.setText(words(c)),
+        c -> cost.setText(GroupWords.of(c)),
         e -> cost.setText("These groups cannot be run with this design: " + Latest.inWords(e)));
-  }
-
-  private static String words(MatchCost c) {
-    return """
-    Matched: %s
-    As they came: %s
-    All alike: %s\
-    """
-        .formatted(way(c.matched()), way(c.dealt()), way(c.perfect()));
-  }
-
-  private static String way(MatchCost.Way w) {
-    return "%s to use, down to %s, %s; %s%s."
-        .formatted(
-            Figures.of(w.usable(), Unit.AMPERE_HOUR, 2),
-            Figures.of(w.lowest(), Unit.VOLT, 2),
-            Figures.duration(w.time()),
-            w.ends(),
-            w.group() < 0 ? "" : ", group " + (w.group() + 1) + " first");
   }
 
   private void tell() {
@@ -261,7 +240,7 @@ final class GroupsView extends StackPane {
         words.setText(
             "%s; %d cells are spare%s.%s"
                 .formatted(
-                    level(m),
+                    GroupWords.level(m),
                     m.spares().size(),
                     pins(m),
                     taken ? " They are the cells of the design." : ""));
@@ -280,29 +259,6 @@ final class GroupsView extends StackPane {
         : ", and %d %s pinned or welded in place".formatted(held, held == 1 ? "is" : "are");
   }
 
-  private static String level(Matching m) {
-    if (m.isLevel()) {
-      return "All groups hold the same, "
-          + Figures.of(Matching.capacity(m.groups().getFirst()), Unit.AMPERE_HOUR, 2);
-    }
-    String bound =
-        m.lowerBound() >= m.spread()
-            ? ", which no choice beats"
-            : m.lowerBound() > 0
-                ? "; none can lie nearer than " + milliampereHours(m.lowerBound())
-                : "";
-    return "Groups lie %s apart%s. Group %d is the weakest, with %s"
-        .formatted(
-            milliampereHours(m.spread()),
-            bound,
-            m.weakest() + 1,
-            Figures.of(Matching.capacity(m.groups().get(m.weakest())), Unit.AMPERE_HOUR, 2));
-  }
-
-  private static String milliampereHours(double ah) {
-    return Figures.fixed(1000 * ah, ah < 0.01 ? 1 : 0) + "\u00a0mAh";
-  }
-
   /** Which labels are in which group, in whatever places. */
   private static List<List<String>> labels(@Nullable MatchedCells cells) {
     return cells == null
@@ -316,17 +272,14 @@ final class GroupsView extends StackPane {
     List<Row> rows = new ArrayList<>();
     for (int g = 0; g < m.groups().size(); g++) {
       List<MeasuredCell> cells = m.groups().get(g);
-      rows.add(new Row(g + 1, Matching.capacity(cells), Matching.resistance(cells), listed(cells)));
+      rows.add(
+          new Row(
+              g + 1,
+              Matching.capacity(cells),
+              Matching.resistance(cells),
+              GroupWords.listed(cells)));
     }
     return rows;
-  }
-
-  /** Labels of a group; the picking list has them all. */
-  private static String listed(List<MeasuredCell> cells) {
-    int shown = Math.min(MOST_LISTED, cells.size());
-    String labels =
-        cells.subList(0, shown).stream().map(MeasuredCell::label).collect(Collectors.joining(" "));
-    return shown == cells.size() ? labels : labels + " and %d more".formatted(cells.size() - shown);
   }
 
   private void take() {

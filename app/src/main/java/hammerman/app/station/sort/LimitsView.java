@@ -1,9 +1,9 @@
 package hammerman.app.station.sort;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.Column;
 import hammerman.app.control.Form;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
 import hammerman.app.station.Page;
 import hammerman.finding.Station;
 import hammerman.project.Project;

@@ -1,9 +1,9 @@
 package hammerman.app.station.sort;
 
+import hammerman.app.control.Column;
 import hammerman.app.control.InWords;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
 import hammerman.app.control.TypedField;
 import hammerman.app.job.Latest;
 import hammerman.design.Design;

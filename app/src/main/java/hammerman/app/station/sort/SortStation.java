@@ -13,9 +13,6 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import javafx.scene.control.Label;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 
 /** The page of station Sort. */
 public final class SortStation implements StationView {
@@ -35,16 +32,7 @@ public final class SortStation implements StationView {
         .add("Limits", "limits", new LimitsView(state), () -> {})
         .add("Groups", "groups", groups, groups::show)
         .add("Rework", "rework", new ReworkView(state), () -> {});
-    Label said = new Label();
-    said.setId("sort-said");
-    said.getStyleClass().add("answer");
-    said.setWrapText(true);
-    said.setMinHeight(Label.USE_PREF_SIZE);
-    said.textProperty().bind(state.saidProperty());
-    said.managedProperty().bind(said.textProperty().isNotEmpty());
-    VBox body = new VBox(6, said, views);
-    VBox.setVgrow(views, Priority.ALWAYS);
-    page = new Page(Station.SORT, body, views);
+    page = new Page(Station.SORT, views).withSaid(state.saidProperty());
     state.shownProperty().addListener((o, was, is) -> answer());
     answer();
   }

@@ -1,8 +1,8 @@
 package hammerman.app.station.sort;
 
 import hammerman.app.job.DeviceLink;
+import hammerman.app.job.OwnStandIn;
 import hammerman.cell.CellType;
-import hammerman.device.StandInServer;
 import hammerman.record.Aside;
 import hammerman.record.BayTest;
 import hammerman.record.Fact;
@@ -21,7 +21,6 @@ import hammerman.tester.Hearing.Heard;
 import hammerman.tester.SimulatedTester;
 import hammerman.tester.TesterLine;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -53,7 +52,7 @@ final class TesterDesk implements DeviceLink.Listener {
   private Hearing hearing = new Hearing();
   private @Nullable DeviceLink link;
   private boolean wanted;
-  private @Nullable StandInServer standIn;
+  private @Nullable OwnStandIn standIn;
 
   /**
    * @param changed told when a bay shows something new
@@ -119,12 +118,8 @@ final class TesterDesk implements DeviceLink.Listener {
   void simulate(CellType type, int bays, double speed) {
     try {
       if (standIn == null) {
-        StandInServer server =
-            new StandInServer(new SimulatedTester(type, bays, 1, rested(), 0), 0, speed);
-        Thread serving = new Thread(() -> serve(server), "stand-in tester");
-        serving.setDaemon(true);
-        serving.start();
-        standIn = server;
+        standIn =
+            OwnStandIn.start("tester", new SimulatedTester(type, bays, 1, rested(), 0), speed);
       }
       connect(standIn.port());
     } catch (IOException e) {
@@ -142,14 +137,6 @@ final class TesterDesk implements DeviceLink.Listener {
       }
     }
     return all;
-  }
-
-  private static void serve(StandInServer server) {
-    try {
-      server.serve();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 
   private void expect(Entry e) {

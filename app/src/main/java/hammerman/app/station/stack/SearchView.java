@@ -1,8 +1,8 @@
 package hammerman.app.station.stack;
 
+import hammerman.app.control.Column;
 import hammerman.app.control.QuantityField;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.RecordTable.Column;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.cell.CellLibrary;
