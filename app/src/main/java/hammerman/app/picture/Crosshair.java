@@ -60,6 +60,7 @@ public final class Crosshair {
     if (Double.isNaN(at)) {
       return;
     }
+    pen.over();
     double px = x.at(at);
     pen.line(Role.INK, 1, px, top, px, bottom);
     double wide = lines.stream().mapToDouble(l -> pen.width(Pen.TEXT, l)).max().orElse(0);

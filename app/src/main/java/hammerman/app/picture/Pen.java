@@ -1,8 +1,15 @@
 package hammerman.app.picture;
 
+import hammerman.app.picture.Lettering.Placed;
+import hammerman.app.picture.Lettering.Rank;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
@@ -25,12 +32,29 @@ public final class Pen {
   /** Fonts are looked up by name once; many words are drawn in few sizes. */
   private static final Map<String, Font> FONTS = new HashMap<>();
 
+  /** Widths, px; the same words are written at every painting. */
+  private static final Map<Measured, Double> WIDTHS =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Measured, Double> eldest) {
+          return size() > REMEMBERED;
+        }
+      };
+
+  private static final int REMEMBERED = 2000;
+
   private static final double TILE = 7;
 
   private static final Map<Color, Image> HATCHES = new HashMap<>();
 
   private final GraphicsContext g;
   private final Function<Role, Color> colours;
+  private final List<Placed> all = new ArrayList<>();
+  private Lettering lettering = new Lettering();
+  private Bounds ground = new BoundingBox(0, 0, 0, 0);
+
+  /** What was measured once. */
+  private record Measured(Font font, String text) {}
 
   Pen(GraphicsContext g, Function<Role, Color> colours) {
     this.g = g;
@@ -40,6 +64,9 @@ public final class Pen {
 
   void clear(double width, double height) {
     g.clearRect(0, 0, width, height);
+    lettering = new Lettering();
+    all.clear();
+    ground = new BoundingBox(0, 0, width, height);
   }
 
   /** Draws something that may not leave a rectangle. */
@@ -48,7 +75,10 @@ public final class Pen {
     g.beginPath();
     g.rect(x, y, width, height);
     g.clip();
+    Bounds whole = ground;
+    ground = new BoundingBox(x, y, width, height);
     drawing.run();
+    ground = whole;
     g.restore();
   }
 
@@ -116,6 +146,12 @@ public final class Pen {
     g.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
   }
 
+  /** Draws a filled dot that no note may cover. */
+  public void mark(Role role, double x, double y, double radius) {
+    dot(role, x, y, radius);
+    lettering.avoid(new BoundingBox(x - radius, y - radius, 2 * radius, 2 * radius));
+  }
+
   /**
    * Draws circles of one look, with rims, filled with a colour thinned with paper.
    *
@@ -153,61 +189,156 @@ public final class Pen {
 
   /** Writes words beginning at a point, vertically centred on it. */
   public void words(Role role, double size, double x, double y, String text) {
-    write(role, font(WORDS, size), TextAlignment.LEFT, x, y, text);
-  }
-
-  /** Writes strong words beginning at a point. */
-  public void strong(Role role, double size, double x, double y, String text) {
-    write(role, font(WORDS_BOLD, size), TextAlignment.LEFT, x, y, text);
+    note(role, size, x, x, y, text, false);
   }
 
   /** Writes words on a patch of paper, so that lines behind do not run through them. */
   public void tag(Role role, double size, double x, double y, String text) {
-    fill(Role.PAPER, x - 2, y - size * 0.65, width(size, text) + 4, size * 1.3);
-    words(role, size, x, y, text);
+    note(role, size, x, x, y, text, true);
   }
 
   /** Writes words that end at a point, on a patch of paper. */
   public void tagBefore(Role role, double size, double x, double y, String text) {
-    tag(role, size, x - width(size, text), y, text);
+    note(role, size, x - width(size, text), x, y, text, true);
+  }
+
+  /**
+   * Writes words to the right of a point, or to its left if there is no room, on a patch of paper.
+   *
+   * @param gap from the point to the words, px
+   */
+  public void beside(Role role, double size, double x, double y, double gap, String text) {
+    double wide = width(size, text);
+    boolean fits = x + gap + wide <= ground.getMaxX();
+    note(role, size, fits ? x + gap : x - gap - wide, x, y, text, true);
   }
 
   /** Writes words centred on a point. */
   public void centred(Role role, double size, double x, double y, String text) {
-    write(role, font(WORDS, size), TextAlignment.CENTER, x, y, text);
+    note(role, size, x - width(size, text) / 2, x, y, text, false);
   }
 
   /** Writes words ending at a point. */
   public void wordsBefore(Role role, double size, double x, double y, String text) {
-    write(role, font(WORDS, size), TextAlignment.RIGHT, x, y, text);
+    note(role, size, x - width(size, text), x, y, text, false);
+  }
+
+  /** Writes the name of an axis, a row or a box, beginning at a point; it stays there. */
+  public void name(Role role, double size, double x, double y, String text) {
+    put(Rank.NAME, role, font(WORDS, size), x, x, y, text, false);
+  }
+
+  /** Writes such a name ending at a point. */
+  public void nameBefore(Role role, double size, double x, double y, String text) {
+    put(Rank.NAME, role, font(WORDS, size), x - width(size, text), x, y, text, false);
+  }
+
+  /** Writes such a name centred on a point. */
+  public void nameCentred(Role role, double size, double x, double y, String text) {
+    put(Rank.NAME, role, font(WORDS, size), x - width(size, text) / 2, x, y, text, false);
+  }
+
+  /** Writes a strong name beginning at a point. */
+  public void strong(Role role, double size, double x, double y, String text) {
+    put(Rank.NAME, role, font(WORDS_BOLD, size), x, x, y, text, false);
+  }
+
+  /** Writes what is read at a crosshair; all else goes out of its way. */
+  public void reading(Role role, double size, double x, double y, String text) {
+    put(Rank.READING, role, font(WORDS, size), x, x, y, text, false);
+  }
+
+  /** Writes what is read at a crosshair, ending at a point. */
+  public void readingBefore(Role role, double size, double x, double y, String text) {
+    put(Rank.READING, role, font(WORDS, size), x - width(size, text), x, y, text, false);
   }
 
   /** Writes a figure centred on a point. */
   public void figureCentred(Role role, double size, double x, double y, String text) {
-    write(role, font(FIGURES, size), TextAlignment.CENTER, x, y, text);
+    Font font = font(FIGURES, size);
+    put(Rank.FIGURE, role, font, x - width(font, text) / 2, x, y, text, false);
   }
 
   /** Writes a figure ending at a point. */
   public void figureBefore(Role role, double size, double x, double y, String text) {
-    write(role, font(FIGURES, size), TextAlignment.RIGHT, x, y, text);
+    Font font = font(FIGURES, size);
+    put(Rank.FIGURE, role, font, x - width(font, text), x, y, text, false);
   }
 
   /** Returns the width of words, px. */
   public double width(double size, String text) {
-    Text measure = new Text(text);
-    measure.setFont(font(WORDS, size));
-    return measure.getLayoutBounds().getWidth();
+    return width(font(WORDS, size), text);
+  }
+
+  private static double width(Font font, String text) {
+    return WIDTHS.computeIfAbsent(
+        new Measured(font, text),
+        k -> {
+          Text measure = new Text(text);
+          measure.setFont(font);
+          return measure.getLayoutBounds().getWidth();
+        });
   }
 
   private static Font font(String family, double size) {
     return FONTS.computeIfAbsent(family + size, k -> new Font(family, size));
   }
 
-  private void write(Role role, Font font, TextAlignment align, double x, double y, String text) {
-    g.setFont(font);
-    g.setTextAlign(align);
-    g.setFill(colours.apply(role));
-    g.fillText(text, x, y);
+  private void note(
+      Role role, double size, double left, double anchor, double y, String text, boolean patch) {
+    put(Rank.NOTE, role, font(WORDS, size), left, anchor, y, text, patch);
+  }
+
+  private void put(
+      Rank rank,
+      Role role,
+      Font font,
+      double left,
+      double anchor,
+      double y,
+      String text,
+      boolean patch) {
+    lettering.add(
+        new Lettering.Words(
+            rank, role, font, left, y, width(font, text), anchor, patch, ground, text));
+  }
+
+  /**
+   * Writes what was put so far, and begins anew: what is written later may lie over it. For the
+   * crosshair, whose words have paper behind them.
+   */
+  public void over() {
+    List<Placed> placed = lettering.place();
+    for (Placed p : placed) {
+      Bounds b = p.place();
+      if (b != null) {
+        write(p, b);
+      }
+    }
+    all.addAll(placed);
+    lettering = new Lettering();
+  }
+
+  /** Writes what is still to be written, and returns where everything stands. */
+  List<Placed> finish() {
+    over();
+    return List.copyOf(all);
+  }
+
+  private void write(Placed p, Bounds b) {
+    Lettering.Words w = p.words();
+    if (p.led()) {
+      stroke(Role.SOFT, 0.7);
+      double x = Math.clamp(w.anchor(), b.getMinX(), b.getMaxX());
+      g.strokeLine(w.anchor(), w.middle(), x, b.getCenterY());
+    }
+    if (w.patch() || p.moved()) {
+      fill(Role.PAPER, b.getMinX() - 2, b.getMinY() - 1, b.getWidth() + 4, b.getHeight() + 2);
+    }
+    g.setFont(w.font());
+    g.setTextAlign(TextAlignment.LEFT);
+    g.setFill(colours.apply(w.role()));
+    g.fillText(w.text(), b.getMinX(), b.getCenterY());
   }
 
   private void stroke(Role role, double thickness) {

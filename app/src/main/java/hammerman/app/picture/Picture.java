@@ -53,6 +53,7 @@ public abstract class Picture extends Region {
       new KeyCodeCombination(KeyCode.C, KeyCombination.SHORTCUT_DOWN);
 
   private final Canvas canvas = new Canvas();
+  private List<Lettering.Placed> lettering = List.of();
   private final Map<Role, SimpleStyleableObjectProperty<Color>> colours = new EnumMap<>(Role.class);
 
   /**
@@ -103,6 +104,11 @@ public abstract class Picture extends Region {
   /** Returns the figures that are drawn, to be copied; none unless a picture has some to give. */
   public List<Series> figures() {
     return List.of();
+  }
+
+  /** Returns the words and figures of the last painting, where they stand. */
+  List<Lettering.Placed> lettering() {
+    return lettering;
   }
 
   /** Copies it: as a picture, and as a table where it has figures. */
@@ -167,6 +173,7 @@ public abstract class Picture extends Region {
         pen.clear(width, height);
         pen.words(Role.INK, 13, 8, 20, "This picture cannot be drawn for this design.");
       }
+      lettering = pen.finish();
     }
   }
 

@@ -1,7 +1,6 @@
 package hammerman.app.picture;
 
 import hammerman.unit.Figures;
-import java.util.List;
 
 /** Two ruled axes with their names and units, and curves between them. */
 public final class Plot {
@@ -25,31 +24,28 @@ public final class Plot {
 
   /** Draws rules and figures of the y axis and its name above it. */
   public Plot vertical(String name) {
-    double gap = Math.min(Y_GAP, Math.abs(y.from() - y.to()) / 3.5);
+    double gap = y.gap(Y_GAP);
     int decimals = y.decimals(gap);
     for (double tick : y.ticks(gap)) {
       pen.line(Role.FAINT, 1, x.from(), y.at(tick), x.to(), y.at(tick));
       pen.figureBefore(
           Role.SOFT, Pen.TEXT, x.from() - 6, y.at(tick), Figures.fixed(tick, decimals));
     }
-    pen.words(Role.SOFT, Pen.TEXT, Math.max(2, x.from() - 34), y.to() - 11, name);
+    pen.name(Role.SOFT, Pen.TEXT, Math.max(2, x.from() - 34), y.to() - 11, name);
     return this;
   }
 
   /** Draws figures of the x axis and its name at the end. */
   public Plot horizontal(String name) {
-    int decimals = x.decimals(X_GAP);
-    List<Double> ticks = x.ticks(X_GAP);
-    double nameAt = x.to() - pen.width(Pen.TEXT, name);
-    for (double tick : ticks) {
+    double gap = x.gap(X_GAP);
+    int decimals = x.decimals(gap);
+    for (double tick : x.ticks(gap)) {
       pen.line(Role.RULE, 1, x.at(tick), y.from(), x.at(tick), y.from() + 4);
-      if (x.at(tick) < nameAt - 16) {
-        pen.figureCentred(
-            Role.SOFT, Pen.TEXT, x.at(tick), y.from() + 12, Figures.fixed(tick, decimals));
-      }
+      pen.figureCentred(
+          Role.SOFT, Pen.TEXT, x.at(tick), y.from() + 12, Figures.fixed(tick, decimals));
     }
     pen.line(Role.INK, 1, x.from(), y.from(), x.to(), y.from());
-    pen.words(Role.SOFT, Pen.TEXT, nameAt, y.from() + 12, name);
+    pen.nameBefore(Role.SOFT, Pen.TEXT, x.to(), y.from() + 12, name);
     return this;
   }
 
@@ -87,7 +83,7 @@ public final class Plot {
     }
     pen.dashed(role, 1, x.from(), y.at(value), x.to(), y.at(value));
     if (right) {
-      pen.tag(role, Pen.TEXT, x.to() - 4 - pen.width(Pen.TEXT, name), y.at(value) - 9, name);
+      pen.tagBefore(role, Pen.TEXT, x.to() - 4, y.at(value) - 9, name);
     } else {
       pen.tag(role, Pen.TEXT, x.from() + 6, y.at(value) - 9, name);
     }

@@ -12,10 +12,29 @@ import java.util.List;
  * @param to pixel of {@code high}
  */
 public record Scale(double low, double high, double from, double to) {
+  private static final double MOST_STEPS = 5;
+  private static final double ROOM = 0.07;
+
+  /** Figures nearer than that would lie over each other, px. */
+  private static final double SMALLEST = 12;
+
   public Scale {
     if (!(high > low)) {
       throw new IllegalArgumentException("scale needs low < high, not " + low + ", " + high);
     }
+  }
+
+  /**
+   * A scale around values with a little room; it begins at nothing where they would fall below.
+   *
+   * @param least span that is shown at least, so that a quiver does not look like an event
+   */
+  public static Scale around(double low, double high, double least, double from, double to) {
+    double span = Math.max(least, high - low);
+    double middle = (low + high) / 2;
+    double bottom = Math.min(low, middle - span / 2) - ROOM * span;
+    double top = Math.max(high, middle + span / 2) + ROOM * span;
+    return new Scale(low >= 0 ? Math.max(0, bottom) : bottom, top, from, to);
   }
 
   /** Returns the pixel of a value. */
@@ -36,6 +55,20 @@ public record Scale(double low, double high, double from, double to) {
       ticks.add(k * step);
     }
     return ticks;
+  }
+
+  /**
+   * Returns a distance of ticks, px, at which there are two to six of them.
+   *
+   * @param least what a figure needs, px
+   */
+  public double gap(double least) {
+    double length = Math.abs(to - from);
+    double gap = Math.max(least, length / MOST_STEPS);
+    while (ticks(gap).size() < 2 && gap > SMALLEST) {
+      gap /= 2;
+    }
+    return gap;
   }
 
   /** Returns the decimals that ticks this far apart need. */

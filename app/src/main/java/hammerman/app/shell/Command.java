@@ -8,27 +8,49 @@ import org.jspecify.annotations.Nullable;
 /**
  * Something that can be done by name or by keys.
  *
+ * @param group where it stands in the menu
  * @param name what it does
  * @param keys its shortcut, if any
  * @param action does it
  */
-record Command(String name, @Nullable KeyCombination keys, Runnable action) {
-  /** A command without keys. */
-  static Command of(String name, Runnable action) {
-    return new Command(name, null, action);
-  }
+record Command(Group group, String name, @Nullable KeyCombination keys, Runnable action) {
+  /** A part of the menu. */
+  enum Group {
+    PROJECT("Project"),
+    EDIT("Edit"),
+    VIEW("View"),
+    GO("Go"),
+    HELP("Help");
 
-  /** A command with a key, held with the platform's usual modifier. */
-  static Command of(String name, KeyCode key, Runnable action) {
-    return new Command(name, new KeyCodeCombination(key, KeyCombination.SHORTCUT_DOWN), action);
-  }
+    private final String label;
 
-  /** A command with a key, held with the usual modifier and Shift. */
-  static Command withShift(String name, KeyCode key, Runnable action) {
-    return new Command(
-        name,
-        new KeyCodeCombination(key, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
-        action);
+    Group(String label) {
+      this.label = label;
+    }
+
+    String label() {
+      return label;
+    }
+
+    /** A command without keys. */
+    Command of(String name, Runnable action) {
+      return new Command(this, name, null, action);
+    }
+
+    /** A command with a key, held with the platform's usual modifier. */
+    Command of(String name, KeyCode key, Runnable action) {
+      return new Command(
+          this, name, new KeyCodeCombination(key, KeyCombination.SHORTCUT_DOWN), action);
+    }
+
+    /** A command with a key, held with the usual modifier and Shift. */
+    Command withShift(String name, KeyCode key, Runnable action) {
+      return new Command(
+          this,
+          name,
+          new KeyCodeCombination(key, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
+          action);
+    }
   }
 
   /** The shortcut as people read it, or empty. */

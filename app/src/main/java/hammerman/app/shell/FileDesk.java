@@ -235,7 +235,7 @@ final class FileDesk {
                     packs.stream()
                         .map(
                             p ->
-                                Command.of(
+                                Command.Group.PROJECT.of(
                                     "“%s”, %s, %s".formatted(p.name(), p.counts(), time(p.at())),
                                     () -> open(p.file())))
                         .toList());

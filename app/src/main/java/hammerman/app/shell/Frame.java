@@ -6,6 +6,7 @@ import hammerman.app.session.Kept;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
 import hammerman.app.session.Workshop;
+import hammerman.app.shell.Command.Group;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Slice;
 import hammerman.app.station.StationView;
@@ -24,8 +25,6 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -60,6 +59,9 @@ public final class Frame {
   /** The least width, in px, at which the stations stand as wide apart as is comfortable. */
   private static final double TIGHT_LINE = 800;
 
+  /** The least width, in px, at which the judgements stand beside the page. */
+  private static final double RAIL = 1100;
+
   private final Session session;
   private final Settings settings;
   private final StackPane root = new StackPane();
@@ -67,6 +69,7 @@ public final class Frame {
   private final LineBar line;
   private final Nameplate plate;
   private final Rail rail;
+  private final RailPlace side;
   private final Overlay overlay = new Overlay();
   private final ScrollPane page = new ScrollPane();
   private final Notices notices = new Notices();
@@ -76,7 +79,7 @@ public final class Frame {
   private final Stations stations;
   private final FileDesk desk;
   private final ProjectCommands project;
-  private final List<Command> commands;
+  private final Commands commands;
   private StationView current;
   private Theme theme;
   private @Nullable String keptTrouble;
@@ -99,6 +102,7 @@ public final class Frame {
     theme = settings.text("theme", "day").equals("night") ? Theme.NIGHT : Theme.DAY;
     line = new LineBar(session, this::go);
     rail = new Rail(session, this::go);
+    side = new RailPlace(rail, settings.text("rail", ""), d -> settings.put("rail", d));
     FileAsk files = ask == null ? new Dialogs(settings, this::window) : ask;
     Bench bench = new Bench(session, settings, files, this::showWorking, overlay::fill);
     plate = new Nameplate(bench);
@@ -113,7 +117,7 @@ public final class Frame {
             () -> go(Station.STACK, "variants"),
             status::tell,
             this::complain);
-    commands = commands();
+    commands = new Commands(commands());
     root.getChildren().addAll(sheet(), overlay);
     zoom = new Zoom(root, settings.number("scale", 1));
     root.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
@@ -153,6 +157,7 @@ public final class Frame {
   /** Shows how a figure came about. */
   public void showWorking(Bench.Working working) {
     rail.showWorking(working);
+    side.open();
   }
 
   /** Returns the stations, in the order of the line. */
@@ -169,6 +174,7 @@ public final class Frame {
   /** Shows the judgements again. */
   public void showJudgements() {
     rail.showJudgements();
+    side.open();
   }
 
   /** Closes whatever is laid over the page. */
@@ -215,6 +221,7 @@ public final class Frame {
     line.show(forecast);
     plate.show(forecast);
     rail.show(forecast);
+    side.show(forecast);
     try {
       current.show(forecast);
       page.setContent(current.page());
@@ -230,6 +237,7 @@ public final class Frame {
     Forecast forecast = session.forecastProperty().get();
     if (now.design().equals(forecast.design())) {
       rail.show(forecast);
+      side.show(forecast);
       changed(Slice.PROJECT);
     }
   }
@@ -261,7 +269,7 @@ public final class Frame {
     HBox.setHgrow(spring, Priority.ALWAYS);
     undo.setOnAction(e -> project.undo());
     redo.setOnAction(e -> project.redo());
-    HBox top = new HBox(wordmark, line, spring, undo, redo, menu());
+    HBox top = new HBox(wordmark, line, spring, undo, redo, commands.menu(this::recent));
     top.getStyleClass().add("line");
     VBox head = new VBox(top, inset(plate, 2, 16, 6, 16), notices);
 
@@ -273,7 +281,7 @@ public final class Frame {
     BorderPane sheet = new BorderPane();
     sheet.setTop(head);
     sheet.setCenter(inset(page, 0, 4, 4, 16));
-    sheet.setRight(rail);
+    sheet.setRight(side);
     sheet.setBottom(status);
     // Of the root, whose width is what there is; the sheet is never narrower than what it holds.
     root.widthProperty()
@@ -281,6 +289,7 @@ public final class Frame {
             (o, was, is) -> {
               line.compact(is.doubleValue() < FULL_LINE, is.doubleValue() < TIGHT_LINE);
               plate.compact(is.doubleValue() < FULL_PLATE);
+              side.narrow(is.doubleValue() < RAIL);
               boolean named = is.doubleValue() >= FULL_PLATE;
               wordmark.setVisible(named);
               wordmark.setManaged(named);
@@ -301,29 +310,10 @@ public final class Frame {
     return box;
   }
 
-  private MenuButton menu() {
-    MenuButton menu = new MenuButton("Project");
-    menu.getStyleClass().add("plain");
-    menu.setId("project-menu");
-    menu.setMinWidth(Region.USE_PREF_SIZE);
-    menu.setOnShowing(
-        e -> {
-          List<MenuItem> items = new ArrayList<>();
-          for (Command c : commands) {
-            MenuItem item = new MenuItem(c.name());
-            item.setAccelerator(c.keys());
-            item.setOnAction(a -> c.action().run());
-            items.add(item);
-          }
-          for (Path recent : settings.recent()) {
-            MenuItem item = new MenuItem("Open " + recent.getFileName());
-            item.setOnAction(a -> desk.open(recent));
-            items.add(item);
-          }
-          menu.getItems().setAll(items);
-        });
-    menu.getItems().setAll(new MenuItem("New project"));
-    return menu;
+  private List<Command> recent() {
+    return settings.recent().stream()
+        .map(file -> Group.PROJECT.of(String.valueOf(file.getFileName()), () -> desk.open(file)))
+        .toList();
   }
 
   private List<Command> commands() {
@@ -332,37 +322,41 @@ public final class Frame {
     for (int k = 0; k < line.size(); k++) {
       Station station = line.get(k);
       KeyCode digit = KeyCode.valueOf("DIGIT" + (k + 1));
-      list.add(Command.of("Go to " + station.label(), digit, () -> go(station)));
+      list.add(Group.GO.of("Go to " + station.label(), digit, () -> go(station)));
     }
-    list.add(Command.of("Show the judgements", KeyCode.J, this::showJudgements));
-    list.add(Command.of("Do the first remedy", KeyCode.ENTER, () -> status.tell(rail.first())));
-    list.add(Command.of("Day or night", KeyCode.T, () -> setTheme(theme.other())));
-    list.add(Command.of("Larger", KeyCode.EQUALS, () -> scale(0.1)));
-    list.add(Command.of("Smaller", KeyCode.MINUS, () -> scale(-0.1)));
-    list.add(new Command("Explain this screen", new KeyCodeCombination(KeyCode.F1), this::explain));
-    list.add(Command.of("Find a command", KeyCode.K, this::palette));
-    return List.copyOf(list);
+    list.add(Group.GO.of("Show the judgements", KeyCode.J, this::showJudgements));
+    list.add(Group.EDIT.of("Do the first remedy", KeyCode.ENTER, () -> status.tell(rail.first())));
+    list.add(
+        Group.VIEW.of("Judgements: open, folded, away", KeyCode.R, () -> status.tell(side.turn())));
+    list.add(Group.VIEW.of("Day or night", KeyCode.T, () -> setTheme(theme.other())));
+    list.add(Group.VIEW.of("Larger", KeyCode.EQUALS, this::larger));
+    list.add(Group.VIEW.of("Smaller", KeyCode.MINUS, () -> scale(-0.1)));
+    list.add(
+        new Command(
+            Group.HELP, "Explain this screen", new KeyCodeCombination(KeyCode.F1), this::explain));
+    list.add(Group.HELP.of("Find a command or a field", KeyCode.K, this::palette));
+    return list;
   }
 
   private void shortcut(KeyEvent e) {
-    for (Command c : commands) {
-      if (c.keys() != null && c.keys().match(e)) {
-        root.requestFocus();
-        c.action().run();
-        e.consume();
-        return;
-      }
+    if (commands.press(e, root::requestFocus)) {
+      e.consume();
     }
   }
 
   private void palette() {
-    overlay.palette(commands);
+    overlay.palette(commands.all());
   }
 
   private void explain() {
     overlay.help(
         current.page().station().label() + ": " + current.page().station().question(),
         current.help());
+  }
+
+  /** Draws everything a tenth larger. */
+  public void larger() {
+    scale(0.1);
   }
 
   private void scale(double by) {

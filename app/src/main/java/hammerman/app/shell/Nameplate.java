@@ -16,15 +16,19 @@ import java.util.Map;
 import java.util.Objects;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 
 /** The nameplate: the pack in one strip. */
 final class Nameplate extends HBox {
   private final Session session;
   private final TypedField name = new TypedField("Name of the project", this::rename);
+  private double least = 190;
+  private double most = 320;
   private final Label variant = new Label();
   private final Label counts = new Label();
   private final Label chemistry = new Label();
@@ -35,7 +39,7 @@ final class Nameplate extends HBox {
     getStyleClass().add("plate");
     name.getStyleClass().add("pack-name");
     name.setId("pack-name");
-    name.setPrefWidth(190);
+    name.fontProperty().addListener((o, was, is) -> widen());
     variant.getStyleClass().add("variant");
     variant.setId("variant");
     counts.getStyleClass().add("counts");
@@ -56,14 +60,25 @@ final class Nameplate extends HBox {
 
   /** Takes less room: a shorter name, and no price. */
   void compact(boolean is) {
-    name.setPrefWidth(is ? 140 : 190);
+    least = is ? 130 : 190;
+    most = is ? 200 : 320;
+    widen();
     FigureView price = Objects.requireNonNull(figures.get(Headline.COST));
     price.setVisible(!is);
     price.setManaged(!is);
   }
 
+  /** The field is as wide as the name, within what there is. */
+  private void widen() {
+    Text text = new Text(name.getText());
+    text.setFont(name.getFont());
+    name.setPrefWidth(Math.clamp(text.getLayoutBounds().getWidth() + 16, least, most));
+    name.setTooltip(name.getText().isEmpty() ? null : new Tooltip(name.getText()));
+  }
+
   void show(Project project) {
     name.show(project.name());
+    widen();
     int of = project.variants().size();
     variant.setText(
         project.variant().name()

@@ -1,6 +1,7 @@
 package hammerman.app.shell;
 
 import hammerman.app.session.Session;
+import hammerman.app.shell.Command.Group;
 import hammerman.finding.Station;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
@@ -41,26 +42,27 @@ final class ProjectCommands {
 
   List<Command> all() {
     List<Command> list = new ArrayList<>();
-    list.add(Command.of("New project", KeyCode.N, desk::begin));
-    list.add(Command.of("Open a project", KeyCode.O, desk::open));
-    list.add(Command.of("Give it a name", KeyCode.S, desk::name));
-    list.add(Command.withShift("Keep under another name", KeyCode.S, desk::nameAs));
-    list.add(Command.of("Keep a copy as", desk::copy));
-    list.add(Command.of("Export the design as a bare document", desk::export));
-    list.add(Command.of("Packs without a name", () -> desk.listUnnamed(overlay::palette)));
-    list.add(Command.of("Take in parts of your own", desk::takeParts));
-    list.add(Command.of("Mark this state", KeyCode.B, this::mark));
-    list.add(Command.withShift("Go back to a mark", KeyCode.B, this::marks));
+    list.add(Group.PROJECT.of("New project", KeyCode.N, desk::begin));
+    list.add(Group.PROJECT.of("Open a project", KeyCode.O, desk::open));
+    list.add(Group.PROJECT.of("Give it a name", KeyCode.S, desk::name));
+    list.add(Group.PROJECT.withShift("Keep under another name", KeyCode.S, desk::nameAs));
+    list.add(Group.PROJECT.of("Keep a copy as", desk::copy));
+    list.add(Group.PROJECT.of("Export the design as a bare document", desk::export));
+    list.add(Group.PROJECT.of("Packs without a name", () -> desk.listUnnamed(overlay::palette)));
+    list.add(Group.PROJECT.of("Take in parts of your own", desk::takeParts));
+    list.add(Group.EDIT.of("Mark this state", KeyCode.B, this::mark));
+    list.add(Group.EDIT.withShift("Go back to a mark", KeyCode.B, this::marks));
     for (Shipped.Example example : Shipped.Example.values()) {
       list.add(
-          Command.of("Load the example “" + example.label() + "”", () -> desk.example(example)));
+          Group.PROJECT.of(
+              "Load the example “" + example.label() + "”", () -> desk.example(example)));
     }
-    list.add(Command.of("Undo", KeyCode.Z, this::undo));
-    list.add(Command.withShift("Redo", KeyCode.Z, this::redo));
-    list.add(Command.of("What if: copy this variant", KeyCode.D, this::copyVariant));
-    list.add(Command.of("Next variant", KeyCode.PAGE_DOWN, this::nextVariant));
-    list.add(Command.of("Compare the variants", KeyCode.M, compare));
-    list.add(Command.of("Remove this variant", this::removeVariant));
+    list.add(Group.EDIT.of("Undo", KeyCode.Z, this::undo));
+    list.add(Group.EDIT.withShift("Redo", KeyCode.Z, this::redo));
+    list.add(Group.EDIT.of("What if: copy this variant", KeyCode.D, this::copyVariant));
+    list.add(Group.EDIT.of("Next variant", KeyCode.PAGE_DOWN, this::nextVariant));
+    list.add(Group.VIEW.of("Compare the variants", KeyCode.M, compare));
+    list.add(Group.EDIT.of("Remove this variant", this::removeVariant));
     return list;
   }
 
@@ -100,7 +102,7 @@ final class ProjectCommands {
         marks.stream()
             .map(
                 m ->
-                    Command.of(
+                    Group.PROJECT.of(
                         "Back to “" + m.name() + "”, " + desk.time(m.at()),
                         () -> session.goTo(m, t -> complain.accept(t.why()))))
             .toList());

@@ -65,6 +65,8 @@ final class Rail extends VBox {
   private final Map<String, List<Remedy>> remedies = new HashMap<>();
   private final Map<String, VBox> places = new HashMap<>();
 
+  private final Button fold = new Button("Fold");
+
   Rail(Session session, Consumer<Station> go) {
     this.session = session;
     this.go = go;
@@ -77,7 +79,18 @@ final class Rail extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.getStyleClass().add("rail-scroll");
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    getChildren().addAll(heading, scroll);
+    heading.setWrapText(true);
+    heading.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(heading, Priority.ALWAYS);
+    fold.setId("fold-rail");
+    fold.getStyleClass().setAll("link");
+    fold.setMinWidth(Region.USE_PREF_SIZE);
+    getChildren().addAll(new HBox(8, heading, fold), scroll);
+  }
+
+  /** Says what is done to have it out of the way. */
+  void onFold(Runnable action) {
+    fold.setOnAction(e -> action.run());
   }
 
   void show(Forecast f) {

@@ -15,10 +15,10 @@ final class SettingsView extends StackPane {
               "the settings",
               "The settings are being worked out.",
               List.of(
-                  Column.words("Device", 150, Setting::device),
-                  Column.<Setting>words("Setting", 170, Setting::name).inLines(),
-                  Column.<Setting>words("Set to", 130, Setting::value).inLines(),
-                  Column.<Setting>words("Because", 240, Setting::why).inLines()))
+                  Column.<Setting>words("Device", 96, Setting::device).inLines(),
+                  Column.<Setting>words("Setting", 120, Setting::name).inLines(),
+                  Column.<Setting>words("Set to", 92, Setting::value).inLines(),
+                  Column.<Setting>words("Because", 180, Setting::why).inLines()))
           .withoutFilter();
 
   SettingsView(BuildState state) {

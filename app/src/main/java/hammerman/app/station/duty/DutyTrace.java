@@ -82,7 +82,7 @@ final class DutyTrace extends Picture {
       if (pen.width(Pen.TEXT, s.name()) < right - left - 4) {
         double watts = s.power(round.vehicle());
         double at = y.at(Math.max(0, watts)) - 9;
-        pen.centred(Role.INK, Pen.TEXT, 0.5 * (left + right), at, s.name());
+        pen.nameCentred(Role.INK, Pen.TEXT, 0.5 * (left + right), at, s.name());
       }
       t += s.duration();
     }

@@ -304,9 +304,9 @@ final class SheetPaint {
     pen.line(Role.INK, 2, x, y - 4, x, y + 4);
     pen.line(Role.INK, 2, x + bar, y - 4, x + bar, y + 4);
     String face = v.top() ? "upper face" : "lower face, seen from below";
-    pen.words(Role.SOFT, Pen.TEXT, x + bar + 8, y, "100 mm, " + face);
+    pen.name(Role.SOFT, Pen.TEXT, x + bar + 8, y, "100 mm, " + face);
     if (pane.x() == 0 && pane.y() == 0) {
-      pen.words(Role.SOFT, Pen.TEXT, x, y - 17, legend());
+      pen.name(Role.SOFT, Pen.TEXT, x, y - 17, legend());
     }
   }
 

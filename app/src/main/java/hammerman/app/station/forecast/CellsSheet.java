@@ -24,6 +24,10 @@ final class CellsSheet extends Picture {
   private static final double LEFT = 46;
   private static final double RIGHT = 104;
   private static final double TOP = 20;
+
+  /** A temperature that hardly moves is to look like one, K. */
+  private static final double LEAST_KELVIN = 4;
+
   private static final double BOTTOM = 22;
   private static final double GAP = 26;
 
@@ -150,9 +154,8 @@ final class CellsSheet extends Picture {
       Pen pen, Scale x, int row, double strip, String name, double[] low, double[] high) {
     double least = least(low);
     double most = most(high);
-    double span = Math.max(1e-3, most - least);
     double top = TOP + row * (strip + GAP);
-    Scale y = new Scale(least - 0.06 * span, most + 0.08 * span, top + strip, top);
+    Scale y = Scale.around(least, most, row == 2 ? LEAST_KELVIN : 1e-3, top + strip, top);
     pen.line(Role.RULE, 1, x.from(), y.from(), x.to(), y.from());
     return new Plot(pen, x, y).vertical(name);
   }
@@ -173,7 +176,7 @@ final class CellsSheet extends Picture {
         temperatures,
         Figures.of(most(c.kelvin().get(k)), Unit.CELSIUS, 1),
         Figures.of(least(c.kelvin().get(k)), Unit.CELSIUS, 1));
-    pen.words(
+    pen.reading(
         Role.SOFT,
         Pen.TEXT,
         right,
@@ -183,7 +186,7 @@ final class CellsSheet extends Picture {
 
   /** The highest and the lowest of something, one above the other. */
   private static void pair(Pen pen, double x, double middle, String high, String low) {
-    pen.words(Role.INK, Pen.TEXT + 1, x, middle - 8, high);
-    pen.words(Role.INK, Pen.TEXT + 1, x, middle + 8, low);
+    pen.reading(Role.INK, Pen.TEXT + 1, x, middle - 8, high);
+    pen.reading(Role.INK, Pen.TEXT + 1, x, middle + 8, low);
   }
 }

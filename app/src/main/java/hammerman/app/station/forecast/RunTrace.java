@@ -25,6 +25,10 @@ final class RunTrace extends Picture {
   private static final double LEFT = 46;
   private static final double RIGHT = 88;
   private static final double TOP = 20;
+
+  /** A temperature that hardly moves is to look like one, K. */
+  private static final double LEAST_KELVIN = 4;
+
   private static final double BOTTOM = 20;
   private static final double GAP = 20;
 
@@ -121,9 +125,9 @@ final class RunTrace extends Picture {
       least = Math.min(least, low[k]);
       most = Math.max(most, high[k]);
     }
-    double span = Math.max(1e-3, most - least);
     double top = TOP + row * (strip + GAP);
-    Scale y = new Scale(least - 0.06 * span, most + 0.08 * span, top + strip, top);
+    double span = channel == Channel.TEMPERATURE ? LEAST_KELVIN : 1e-3;
+    Scale y = Scale.around(least, most, span, top + strip, top);
     Plot plot = new Plot(pen, x, y).vertical(name);
     pen.line(Role.RULE, 1, x.from(), y.from(), x.to(), y.from());
     double unit = end() / x.high();
@@ -208,8 +212,8 @@ final class RunTrace extends Picture {
     Unit[] units = {Unit.VOLT, Unit.AMPERE, Unit.CELSIUS, Unit.PERCENT};
     for (int r = 0; r < rows.length; r++) {
       String text = Figures.of(trace.at(rows[r], k), units[r], 1);
-      pen.words(Role.INK, Pen.TEXT + 1, x.to() + 8, TOP + r * (strip + GAP) + strip / 2, text);
+      pen.reading(Role.INK, Pen.TEXT + 1, x.to() + 8, TOP + r * (strip + GAP) + strip / 2, text);
     }
-    pen.words(Role.INK, Pen.TEXT, x.to() + 8, height - 12, Figures.duration(cross.at()));
+    pen.reading(Role.INK, Pen.TEXT, x.to() + 8, height - 12, Figures.duration(cross.at()));
   }
 }

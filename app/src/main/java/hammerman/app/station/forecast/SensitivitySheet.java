@@ -78,16 +78,16 @@ final class SensitivitySheet extends Picture {
     double bottom = TOP + rows * row;
     Scale x = new Scale(now - 1.08 * reach, now + 1.08 * reach, LEFT, width - RIGHT);
     Plot plot = new Plot(pen, x, new Scale(0, 1, bottom, TOP));
-    pen.words(Role.SOFT, Pen.TEXT, 2, 12, "Input, changed by");
+    pen.name(Role.SOFT, Pen.TEXT, 2, 12, "Input, changed by");
     for (int k = 0; k < rows; k++) {
       double y = TOP + (k + 0.5) * row;
       Effect e = all.get(k);
-      pen.words(Role.INK, Pen.TEXT, 2, y, e.input().label() + ", " + e.input().by());
+      pen.name(Role.INK, Pen.TEXT, 2, y, e.input().label() + ", " + e.input().by());
       bar(pen, x, y, row, now, low[k], "less");
       bar(pen, x, y, row, now, high[k], "more");
     }
     pen.line(Role.INK, 1, x.at(now), TOP - 4, x.at(now), bottom);
-    pen.centred(Role.INK, Pen.TEXT, x.at(now), 12, "now " + answer.shown(all.getFirst().now()));
+    pen.nameCentred(Role.INK, Pen.TEXT, x.at(now), 12, "now " + answer.shown(all.getFirst().now()));
     plot.horizontal("%s, %s".formatted(answer.label(), answer.unit().symbol()));
   }
 

@@ -120,8 +120,8 @@ final class WearSheet extends Picture {
             .findFirst()
             .orElse(l.curve().getLast());
     double right = x.to() + 8;
-    pen.words(Role.INK, Pen.TEXT, right, height - 42, "year " + Figures.fixed(p.years(), 1));
-    pen.words(
+    pen.reading(Role.INK, Pen.TEXT, right, height - 42, "year " + Figures.fixed(p.years(), 1));
+    pen.reading(
         Role.INK,
         Pen.TEXT + 1,
         right,

@@ -160,7 +160,7 @@ final class ChainPicture extends Picture {
       }
     }
     pen.line(Role.INK, 1, x.from(), height - BOTTOM, x.to(), height - BOTTOM);
-    pen.wordsBefore(Role.SOFT, Pen.TEXT, x.to(), height - BOTTOM + 11, "Current, A");
+    pen.nameBefore(Role.SOFT, Pen.TEXT, x.to(), height - BOTTOM + 11, "Current, A");
   }
 
   private static void bars(Pen pen, Circuit c, Row row, Scale x, double moment) {

@@ -39,7 +39,7 @@ final class DiagramPicture extends Picture {
       pen.strong(Role.INK, 12, x + 6, y + 11, box.name());
       double row = y + 26;
       for (String part : box.figures().split("\n", -1)) {
-        pen.words(Role.SOFT, 10, x + 6, row, part);
+        pen.name(Role.SOFT, 10, x + 6, row, part);
         row += 13;
       }
     }

@@ -141,8 +141,8 @@ final class TimeCurrentPicture extends Picture {
       }
     }
     pen.line(Role.INK, 1, a.left(), a.bottom(), a.right(), a.bottom());
-    pen.words(Role.SOFT, Pen.TEXT, 8, a.top() - 12, "Time, s");
-    pen.wordsBefore(Role.SOFT, Pen.TEXT, a.right(), a.bottom() + 12, "Current, A");
+    pen.name(Role.SOFT, Pen.TEXT, 8, a.top() - 12, "Time, s");
+    pen.nameBefore(Role.SOFT, Pen.TEXT, a.right(), a.bottom() + 12, "Current, A");
   }
 
   private static double time(int k) {

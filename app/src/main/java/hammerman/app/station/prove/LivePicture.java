@@ -79,8 +79,7 @@ final class LivePicture extends Picture {
     if (used == 0 || bottom - top < 16) {
       return;
     }
-    double room = Math.max(0.1, 0.08 * (high - low));
-    Scale y = new Scale(low - room, high + room, bottom, top);
+    Scale y = Scale.around(low, high, 1, bottom, top);
     new Plot(pen, x, y).vertical(name);
     for (int k = 0; k < used; k++) {
       ys[k] = y.at(ys[k]);

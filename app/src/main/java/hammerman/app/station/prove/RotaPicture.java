@@ -37,7 +37,7 @@ final class RotaPicture extends Picture {
     for (int b = 1; b <= r.batteries(); b++) {
       double y = 4 + (b - 1) * row;
       if (row >= 12 || b == 1) {
-        pen.words(Role.SOFT, Pen.TEXT, 2, y + row / 2, "battery " + b);
+        pen.name(Role.SOFT, Pen.TEXT, 2, y + row / 2, "battery " + b);
       }
       pen.line(Role.FAINT, 1, LEFT, y + row / 2, width - 14, y + row / 2);
     }

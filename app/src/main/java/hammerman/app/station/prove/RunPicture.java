@@ -231,11 +231,10 @@ final class RunPicture extends Picture {
     Channel channel = s.channels().get(c);
     String name = channel.name() + (channel.unit().isEmpty() ? "" : ", " + channel.unit());
     if (!(low <= high) || bottom - top < 12) {
-      pen.words(Role.SOFT, Pen.TEXT, LEFT, top, name + ": no figures here");
+      pen.name(Role.SOFT, Pen.TEXT, LEFT, top, name + ": no figures here");
       return;
     }
-    double room = Math.max(0.05 * (high - low), 1e-6 * Math.max(1, Math.abs(high)));
-    Scale y = new Scale(low - room, high + room, bottom, top);
+    Scale y = Scale.around(low, high, 1e-3 * Math.max(1, Math.abs(high)), bottom, top);
     new Plot(pen, x, y).vertical(name);
     double[] ends = new double[4 * t.size()];
     int n = 0;
@@ -264,7 +263,7 @@ final class RunPicture extends Picture {
       mark(pen, x, y, s, c, lowest, unit);
     }
     if (cursor >= x.from() && cursor <= x.to()) {
-      pen.wordsBefore(Role.INK, Pen.TEXT, x.to(), top - 11, told(s, c, x.valueAt(cursor) * unit));
+      pen.readingBefore(Role.INK, Pen.TEXT, x.to(), top - 11, told(s, c, x.valueAt(cursor) * unit));
     }
   }
 

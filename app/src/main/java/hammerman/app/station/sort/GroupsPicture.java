@@ -100,7 +100,7 @@ final class GroupsPicture extends Picture {
             String.valueOf(g + 1));
       }
     }
-    pen.wordsBefore(Role.SOFT, Pen.TEXT, x.to(), TOP + upper + 14, "Group, 1 at the negative end");
+    pen.nameBefore(Role.SOFT, Pen.TEXT, x.to(), TOP + upper + 14, "Group, 1 at the negative end");
   }
 
   private static void column(

@@ -155,7 +155,7 @@ final class FieldPicture extends Picture {
           height - BOTTOM - (r + 0.5) * h,
           p + "P");
     }
-    pen.centred(
+    pen.nameCentred(
         Role.SOFT,
         Pen.TEXT,
         LEFT + (width - LEFT) / 2,
@@ -204,6 +204,6 @@ final class FieldPicture extends Picture {
       double patch = Math.min(w, wide * size / Pen.TEXT + 4);
       pen.fill(ground, x - patch / 2, y - size * 0.6, patch, size * 1.2);
     }
-    pen.centred(s.stopped() ? Role.SOFT : warn ? Role.AMBER : Role.COOL, size, x, y, word);
+    pen.nameCentred(s.stopped() ? Role.SOFT : warn ? Role.AMBER : Role.COOL, size, x, y, word);
   }
 }

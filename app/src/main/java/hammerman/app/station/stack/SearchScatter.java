@@ -33,23 +33,18 @@ final class SearchScatter extends Picture {
     double lightest = candidates.stream().mapToDouble(Candidate::mass).min().orElse(0);
     double longest = candidates.stream().mapToDouble(Candidate::years).max().orElse(1);
     double room = Math.max(0.2, 0.12 * (heaviest - lightest));
-    Scale x = new Scale(lightest - room, heaviest + room, 44, width - 14);
+    Scale x = new Scale(Math.max(0, lightest - room), heaviest + room, 44, width - 14);
     Scale y = new Scale(0, 1.18 * longest, height - 26, 24);
     new Plot(pen, x, y).vertical("Life, years").horizontal("Mass, kg");
     for (Candidate c : candidates.subList(0, Math.min(NAMED, candidates.size()))) {
       Pack pack = c.design().pack();
       String name = c.counts() + " " + pack.cell().name();
-      double px = x.at(c.mass());
-      if (px + 9 + pen.width(Pen.TEXT, name) < x.to()) {
-        pen.tag(Role.INK, Pen.TEXT, px + 9, y.at(c.years()) - 7, name);
-      } else {
-        pen.wordsBefore(Role.INK, Pen.TEXT, px - 9, y.at(c.years()) - 7, name);
-      }
+      pen.beside(Role.INK, Pen.TEXT, x.at(c.mass()), y.at(c.years()), 8, name);
     }
     for (Candidate c : candidates) {
       double px = x.at(c.mass());
       double py = y.at(c.years());
-      pen.dot(Role.COOL, px, py, 4.5);
+      pen.mark(Role.COOL, px, py, 4.5);
       if (!c.best()) {
         pen.dot(Role.PAPER, px, py, 3);
       }

@@ -69,9 +69,8 @@ final class VariantsChart extends Picture {
     if (!(far > 0) || !(high > low)) {
       return;
     }
-    double room = 0.06 * (high - low);
     Scale x = new Scale(0, far * 1.06, 40, width - 8);
-    Scale y = new Scale(low - room, high + room, height - 24, 22);
+    Scale y = Scale.around(low, high, 1e-3, height - 24, 22);
     Plot plot = new Plot(pen, x, y).vertical(kind.vertical).horizontal(kind.horizontal);
     for (int k = 0; k < lines.length; k++) {
       plot.curve(ROLES[k], THICKNESS[k], lines[k][0], lines[k][1]);

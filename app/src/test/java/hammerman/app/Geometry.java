@@ -1,0 +1,135 @@
+package hammerman.app;
+
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Written;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.skin.VirtualFlow;
+import javafx.scene.text.Text;
+import org.jspecify.annotations.Nullable;
+
+/** What is wrong with the words that a window shows, by the geometry of its nodes and pictures. */
+final class Geometry {
+  /** Bounds of words are a little larger than their ink, px. */
+  private static final double SLACK = 2.5;
+
+  private final List<String> faults = new ArrayList<>();
+  private final List<Shown> shown = new ArrayList<>();
+  private final double scale;
+
+  /** Words that are seen, and where. */
+  private record Shown(String text, Bounds at) {}
+
+  private Geometry(double scale) {
+    this.scale = scale;
+  }
+
+  /**
+   * Returns words that are cut short, reach out of their ground or lie over others.
+   *
+   * @param scale how much larger than laid out the window is drawn
+   */
+  static List<String> faults(Scene scene, double scale) {
+    Geometry g = new Geometry(scale);
+    g.walk(scene.getRoot(), new BoundingBox(0, 0, scene.getWidth(), scene.getHeight()), false);
+    g.overlaps();
+    return g.faults;
+  }
+
+  private void walk(Node node, Bounds clip, boolean scrolls) {
+    if (!node.isVisible() || node.getOpacity() == 0) {
+      return;
+    }
+    Bounds within = clip;
+    Node cut = node.getClip();
+    if (cut != null) {
+      within = both(within, node.localToScene(cut.getBoundsInParent()));
+    }
+    switch (node) {
+      case Picture p -> picture(p, within, scrolls);
+      case Text t -> words(t.getText(), t.localToScene(t.getLayoutBounds()), within, scrolls);
+      case Labeled l -> cut(l);
+      case ScrollBar b -> sideways(b);
+      default -> {}
+    }
+    boolean moves = scrolls || node instanceof ScrollPane || node instanceof VirtualFlow<?>;
+    if (node instanceof Parent parent) {
+      for (Node child : parent.getChildrenUnmodifiable()) {
+        walk(child, within, moves);
+      }
+    }
+  }
+
+  /** A page may be longer than the window, not wider. */
+  private void sideways(ScrollBar bar) {
+    if (bar.getOrientation() == javafx.geometry.Orientation.HORIZONTAL
+        && bar.getParent() instanceof ScrollPane p
+        && p.getStyleClass().contains("page")) {
+      faults.add("the page is wider than the window");
+    }
+  }
+
+  private void cut(Labeled l) {
+    if (l.lookup(".text") instanceof Text t
+        && !t.getText().equals(l.getText())
+        && t.getText().endsWith("...")) {
+      faults.add("cut short: " + l.getText());
+    }
+  }
+
+  private void picture(Picture p, Bounds clip, boolean scrolls) {
+    for (String name : Written.lost(p)) {
+      faults.add("no place for “%s” in “%s”".formatted(name, p.getAccessibleText()));
+    }
+    for (Written.Word w : Written.in(p)) {
+      words(w.text(), p.localToScene(w.place()), clip, scrolls);
+    }
+  }
+
+  private void words(@Nullable String text, Bounds at, Bounds clip, boolean scrolls) {
+    Bounds seen = both(at, clip);
+    if (text == null || text.isBlank() || (scrolls && seen.getHeight() <= 0)) {
+      return;
+    }
+    double slack = SLACK * scale;
+    if (at.getMinX() < clip.getMinX() - slack || at.getMaxX() > clip.getMaxX() + slack) {
+      faults.add("outside: " + text);
+    } else if (!scrolls
+        && (at.getMinY() < clip.getMinY() - slack || at.getMaxY() > clip.getMaxY() + slack)) {
+      faults.add("below or above what is seen: " + text);
+    }
+    if (seen.getWidth() > 0 && seen.getHeight() > 0) {
+      shown.add(new Shown(text, seen));
+    }
+  }
+
+  private void overlaps() {
+    double slack = SLACK * scale;
+    for (int a = 0; a < shown.size(); a++) {
+      for (int b = a + 1; b < shown.size(); b++) {
+        Bounds common = both(shown.get(a).at(), shown.get(b).at());
+        if (common.getWidth() > slack && common.getHeight() > slack) {
+          faults.add("“%s” over “%s”".formatted(shown.get(a).text(), shown.get(b).text()));
+        }
+      }
+    }
+  }
+
+  private static Bounds both(Bounds a, Bounds b) {
+    double x = Math.max(a.getMinX(), b.getMinX());
+    double y = Math.max(a.getMinY(), b.getMinY());
+    return new BoundingBox(
+        x,
+        y,
+        Math.max(0, Math.min(a.getMaxX(), b.getMaxX()) - x),
+        Math.max(0, Math.min(a.getMaxY(), b.getMaxY()) - y));
+  }
+}

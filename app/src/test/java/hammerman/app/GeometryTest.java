@@ -1,0 +1,135 @@
+package hammerman.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hammerman.app.shell.Frame;
+import hammerman.app.station.StationView;
+import hammerman.app.theme.Theme;
+import hammerman.cell.CellType;
+import hammerman.cell.Health;
+import hammerman.design.Design;
+import hammerman.design.SecondPack;
+import hammerman.design.SecondPack.Joining;
+import hammerman.finding.Station;
+import hammerman.guard.Protection;
+import hammerman.pack.Lot;
+import hammerman.project.Project;
+import hammerman.project.Shipped;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * Whatever the design, the window and the scale: no words are cut short, reach out of their ground
+ * or lie over others, in any view.
+ */
+class GeometryTest extends AtTheDesk {
+  private static final int DESIGNS = Integer.getInteger("hammerman.designs", 5);
+  private static final int FIRST = Integer.getInteger("hammerman.firstDesign", 0);
+
+  /** Windows and scales that each design is drawn in one of. */
+  private static final double[][] WINDOWS = {
+    {1280, 800, 1}, {1000, 640, 1}, {1280, 800, 1.5}, {2560, 1440, 1}, {1920, 1080, 2}
+  };
+
+  static IntStream designs() {
+    return IntStream.range(FIRST, FIRST + DESIGNS);
+  }
+
+  @ParameterizedTest
+  @MethodSource("designs")
+  void everyViewShowsItsWordsWhole(int number) {
+    Random random = new Random(number);
+    Project project = project(number, random);
+    double[] window = WINDOWS[number % WINDOWS.length];
+    Theme theme = number / WINDOWS.length % 2 == 0 ? Theme.DAY : Theme.NIGHT;
+    Desk.fx(
+        () -> {
+          desk.stage.setWidth(window[0]);
+          desk.stage.setHeight(window[1]);
+          desk.frame.setTheme(theme);
+          desk.session.edit("as drawn", Station.DUTY, p -> project);
+          scale(desk.frame, window[2]);
+          return null;
+        });
+    desk.settle();
+    List<String> faults = new ArrayList<>();
+    for (StationView station : Desk.fx(() -> desk.frame.stations())) {
+      Station which = station.page().station();
+      List<String> views = station.page().views();
+      for (String view : views.isEmpty() ? List.of("") : views) {
+        if (view.isEmpty()) {
+          desk.go(which);
+        } else {
+          desk.view(which, view);
+        }
+        desk.quiet();
+        String where =
+            "%s %s of %s at %.0fx%.0f, %.0f %%: "
+                .formatted(
+                    which,
+                    view,
+                    project.design().pack().counts(),
+                    window[0],
+                    window[1],
+                    100 * window[2]);
+        Desk.fx(() -> Geometry.faults(desk.stage.getScene(), window[2])).stream()
+            .distinct()
+            .forEach(f -> faults.add(where + f));
+      }
+    }
+    assertThat(faults).isEmpty();
+  }
+
+  private static void scale(Frame frame, double wanted) {
+    for (double s = 1; s < wanted - 0.01; s += 0.1) {
+      frame.larger();
+    }
+  }
+
+  /** A project like none of the examples; the first three are those themselves. */
+  private static Project project(int number, Random random) {
+    Shipped.Example[] all = Shipped.Example.values();
+    Project base = Shipped.example(all[number % all.length]);
+    if (number < all.length) {
+      return base;
+    }
+    List<CellType> cells = Shipped.cells().cells();
+    Design d = base.design();
+    int series = random.nextInt(4) == 0 ? 1 + random.nextInt(30) : 3 + random.nextInt(15);
+    int parallel = 1 + random.nextInt(random.nextInt(3) == 0 ? 25 : 8);
+    d = d.withCell(cells.get(random.nextInt(cells.size()))).withCounts(series, parallel);
+    if (random.nextInt(3) == 0) {
+      d = d.withGuard(d.guard().withProtection(new Protection.None()));
+    }
+    if (random.nextInt(2) == 0) {
+      double full = series * d.pack().cell().fullVoltage();
+      d = d.withGuard(d.guard().withCharge(d.guard().charge().withVoltage(full)));
+    }
+    if (random.nextInt(3) == 0) {
+      d =
+          d.withDuty(
+              d.duty()
+                  .withHardest(
+                      d.duty().hardest().withCurrent(Math.pow(10, 3.5 * random.nextDouble()))));
+    }
+    if (random.nextInt(3) == 0) {
+      Joining[] ways = Joining.values();
+      d =
+          d.withSecond(
+              new SecondPack(
+                  d.pack()
+                      .withCell(d.pack().cell().withHealth(new Health(0.8, 1.5)))
+                      .withLot(Lot.MIXED),
+                  d.guard(),
+                  ways[random.nextInt(ways.length)],
+                  0.3 + 0.7 * random.nextDouble(),
+                  1));
+    }
+    Project p = base.withDesign(d);
+    return random.nextBoolean() ? p.withName("Spare pack for the upper terrace") : p;
+  }
+}
