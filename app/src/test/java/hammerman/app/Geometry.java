@@ -12,6 +12,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
@@ -59,6 +60,10 @@ final class Geometry {
       case Labeled l -> cut(l);
       case ScrollBar b -> sideways(b);
       default -> {}
+    }
+    if (node instanceof TextField f && f.getTooltip() != null) {
+      // What a user typed has no bound; it is told whole when one points at it.
+      return;
     }
     boolean moves = scrolls || node instanceof ScrollPane || node instanceof VirtualFlow<?>;
     if (node instanceof Parent parent) {

@@ -114,7 +114,9 @@ class GeometryTest extends AtTheDesk {
           d.withDuty(
               d.duty()
                   .withHardest(
-                      d.duty().hardest().withCurrent(Math.pow(10, 3.5 * random.nextDouble()))));
+                      d.duty()
+                          .hardest()
+                          .withCurrent(Math.rint(Math.pow(10, 3.5 * random.nextDouble())))));
     }
     if (random.nextInt(3) == 0) {
       Joining[] ways = Joining.values();
@@ -126,7 +128,7 @@ class GeometryTest extends AtTheDesk {
                       .withLot(Lot.MIXED),
                   d.guard(),
                   ways[random.nextInt(ways.length)],
-                  0.3 + 0.7 * random.nextDouble(),
+                  0.3 + 0.1 * random.nextInt(8),
                   1));
     }
     Project p = base.withDesign(d);

@@ -1,24 +1,44 @@
 package hammerman.app.control;
 
+import java.util.ArrayList;
+import java.util.List;
 import javafx.geometry.Orientation;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 
 /**
- * Two parts beside each other where there is the width for both, and below each other where not.
- * Beside each other the first has the width it asks for and the second the rest.
+ * Parts beside each other where there is the width for them, and in further rows where not. In a
+ * row each part has the width it asks for as far as there is room, and the last one the rest. Rows
+ * have the height that they ask for as far as there is room, and the last one the rest.
  */
 public final class Beside extends Pane {
   private static final double GAP = 20;
 
-  private final Region first;
-  private final Region second;
+  private final List<Region> parts;
 
-  /** Lays two parts out; each part's least width decides when they go below each other. */
-  public Beside(Region first, Region second) {
-    this.first = first;
-    this.second = second;
-    getChildren().addAll(first, second);
+  /** Parts in a row, with their widths. */
+  private record Row(List<Region> parts, List<Double> widths) {
+    double least() {
+      double most = 0;
+      for (int k = 0; k < parts.size(); k++) {
+        most = Math.max(most, parts.get(k).minHeight(widths.get(k)));
+      }
+      return most;
+    }
+
+    double wanted() {
+      double most = least();
+      for (int k = 0; k < parts.size(); k++) {
+        most = Math.max(most, parts.get(k).prefHeight(widths.get(k)));
+      }
+      return most;
+    }
+  }
+
+  /** Lays parts out; their least widths decide how many stand in a row. */
+  public Beside(Region... parts) {
+    this.parts = List.of(parts);
+    getChildren().addAll(parts);
   }
 
   @Override
@@ -26,61 +46,90 @@ public final class Beside extends Pane {
     return Orientation.HORIZONTAL;
   }
 
-  private boolean beside(double width) {
-    return width >= first.minWidth(-1) + GAP + second.minWidth(-1);
+  private List<Region> seen() {
+    return parts.stream().filter(Region::isManaged).toList();
   }
 
-  private double firstWidth(double width) {
-    double room = width - GAP - second.minWidth(-1);
-    return Math.max(first.minWidth(-1), Math.min(first.prefWidth(-1), room));
+  private List<Row> rows(double width) {
+    List<Row> rows = new ArrayList<>();
+    List<Region> row = new ArrayList<>();
+    double used = 0;
+    for (Region part : seen()) {
+      double least = part.minWidth(-1);
+      if (!row.isEmpty() && used + GAP + least > width + 0.5) {
+        rows.add(row(row, width));
+        row = new ArrayList<>();
+        used = 0;
+      }
+      used += (row.isEmpty() ? 0 : GAP) + least;
+      row.add(part);
+    }
+    if (!row.isEmpty()) {
+      rows.add(row(row, width));
+    }
+    return rows;
+  }
+
+  private Row row(List<Region> row, double width) {
+    double room = width - GAP * (row.size() - 1);
+    for (Region part : row) {
+      room -= part.minWidth(-1);
+    }
+    List<Double> widths = new ArrayList<>();
+    for (Region part : row) {
+      double least = part.minWidth(-1);
+      boolean last = widths.size() == row.size() - 1;
+      double more = last ? room : Math.clamp(part.prefWidth(-1) - least, 0, Math.max(0, room));
+      room -= more;
+      widths.add(snapSizeX(Math.max(least, least + more)));
+    }
+    return new Row(row, widths);
   }
 
   @Override
   protected double computeMinWidth(double height) {
-    return Math.max(first.minWidth(-1), second.minWidth(-1));
+    return seen().stream().mapToDouble(p -> p.minWidth(-1)).max().orElse(0);
   }
 
   @Override
   protected double computePrefWidth(double height) {
-    return first.prefWidth(-1) + GAP + second.prefWidth(-1);
+    return seen().stream().mapToDouble(p -> p.prefWidth(-1) + GAP).sum() - GAP;
   }
 
   @Override
   protected double computeMinHeight(double width) {
-    return height(width, true);
+    List<Row> rows = rows(width < 0 ? computePrefWidth(-1) : width);
+    return rows.stream().mapToDouble(r -> r.least() + GAP).sum() - GAP;
   }
 
   @Override
   protected double computePrefHeight(double width) {
-    return height(width, false);
-  }
-
-  private double height(double width, boolean least) {
-    double w = width < 0 ? computePrefWidth(-1) : width;
-    if (beside(w)) {
-      double a = firstWidth(w);
-      return Math.max(height(first, a, least), height(second, w - GAP - a, least));
-    }
-    return height(first, w, least) + GAP + height(second, w, least);
-  }
-
-  private static double height(Region part, double width, boolean least) {
-    return least ? part.minHeight(width) : part.prefHeight(width);
+    List<Row> rows = rows(width < 0 ? computePrefWidth(-1) : width);
+    return rows.stream().mapToDouble(r -> r.wanted() + GAP).sum() - GAP;
   }
 
   @Override
   protected void layoutChildren() {
-    double w = getWidth();
-    double h = getHeight();
-    if (beside(w)) {
-      double a = snapSizeX(firstWidth(w));
-      first.resizeRelocate(0, 0, a, h);
-      second.resizeRelocate(a + GAP, 0, w - GAP - a, h);
-      return;
+    List<Row> rows = rows(getWidth());
+    double room = getHeight() - GAP * (rows.size() - 1);
+    for (Row row : rows) {
+      room -= row.least();
     }
-    double below = snapSizeY(second.minHeight(w));
-    double above = Math.max(first.minHeight(w), h - GAP - below);
-    first.resizeRelocate(0, 0, w, above);
-    second.resizeRelocate(0, above + GAP, w, Math.max(below, h - above - GAP));
+    double y = 0;
+    for (int r = 0; r < rows.size(); r++) {
+      Row row = rows.get(r);
+      double least = row.least();
+      boolean last = r == rows.size() - 1;
+      double more = last ? room : Math.clamp(row.wanted() - least, 0, Math.max(0, room));
+      room -= more;
+      double height = snapSizeY(Math.max(least, least + more));
+      double x = 0;
+      for (int k = 0; k < row.parts().size(); k++) {
+        double width = row.widths().get(k);
+        row.parts().get(k).resizeRelocate(x, y, width, height);
+        x += width + GAP;
+      }
+      y += height + GAP;
+    }
   }
 }

@@ -4,11 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
 
 /** A small table of texts whose labels are kept and only change their words. */
 public final class Facts extends GridPane {
   private final List<String> styles;
   private final List<Label> labels = new ArrayList<>();
+
+  private static final double LEAST_WORDS = 120;
 
   /**
    * Makes an empty table.
@@ -39,7 +42,15 @@ public final class Facts extends GridPane {
       int at = labels.size();
       Label label = new Label();
       label.getStyleClass().add(styles.get(at % styles.size()));
-      label.setMinWidth(USE_PREF_SIZE);
+      if (styles.get(at % styles.size()).equals("answer")) {
+        // Words go on in further lines; figures never do.
+        label.setWrapText(true);
+        label.setMinWidth(LEAST_WORDS);
+        label.setMinHeight(USE_PREF_SIZE);
+        setHgrow(label, Priority.ALWAYS);
+      } else {
+        label.setMinWidth(USE_PREF_SIZE);
+      }
       labels.add(label);
       add(label, at % styles.size(), at / styles.size());
     }

@@ -40,6 +40,9 @@ public final class Form {
   /** Width of the name before a field of words, which needs more room than a figure, px. */
   private static final double TEXT_LABEL = 92;
 
+  /** A field of words grows with them to this width, px. */
+  private static final double MOST_WORDS = 190;
+
   private final Session session;
   private final Station station;
   private final VBox column = new VBox(3);
@@ -160,7 +163,7 @@ public final class Form {
     TypedField field =
         new TypedField(name, text -> edited(name, p -> write.apply(p, text.strip())));
     HBox.setHgrow(field, Priority.ALWAYS);
-    field.setMinWidth(labelWidth + fieldWidth - TEXT_LABEL);
+    field.widen(labelWidth + fieldWidth - TEXT_LABEL, MOST_WORDS);
     return typed(name, field, "", read);
   }
 
@@ -188,6 +191,7 @@ public final class Form {
     box.setId(id(name));
     box.setConverter(new InWords<>(words));
     box.setMaxWidth(Double.MAX_VALUE);
+    box.setMinWidth(Region.USE_PREF_SIZE);
     HBox.setHgrow(box, Priority.ALWAYS);
     boolean[] showing = {false};
     box.valueProperty()

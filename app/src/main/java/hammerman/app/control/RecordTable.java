@@ -45,6 +45,11 @@ public final class RecordTable<T> extends VBox {
   private static final KeyCombination PASTE =
       new KeyCodeCombination(KeyCode.V, KeyCombination.SHORTCUT_DOWN);
 
+  /** Room for the bar that scrolls the rows and for the rims, px. */
+  private static final double BAR = 20;
+
+  private static final double TICK = 30;
+
   private final List<Column<T>> columns;
   private final TableView<T> table = new TableView<>();
   private final TextField filter = new TextField();
@@ -103,6 +108,7 @@ public final class RecordTable<T> extends VBox {
             act();
           }
         });
+    setMinWidth(columns.stream().mapToDouble(Column::width).sum() + BAR);
     VBox.setVgrow(table, Priority.ALWAYS);
     getChildren().addAll(filter, table);
   }
@@ -117,8 +123,9 @@ public final class RecordTable<T> extends VBox {
   public RecordTable<T> withTicks(String name, Function<T, String> id, Ticks<T> ticks) {
     TableColumn<T, T> column = new TableColumn<>("");
     column.setSortable(false);
-    column.setMinWidth(30);
-    column.setMaxWidth(30);
+    column.setMinWidth(TICK);
+    column.setMaxWidth(TICK);
+    setMinWidth(getMinWidth() + TICK);
     column.setCellValueFactory(
         row -> new ReadOnlyObjectWrapper<>(row.getValue()).getReadOnlyProperty());
     column.setCellFactory(made -> new TickCell<>(name, id, ticks));

@@ -4,19 +4,26 @@ import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.text.Text;
 
 /**
  * A field that takes what people type: it keeps what was typed until it is understood, and says why
  * it was not. Enter or leaving the field applies; Escape goes back.
  */
 public class TypedField extends TextField {
+  /** What lies beside the words in a field, px. */
+  private static final double RIMS = 18;
+
   private final String name;
   private final UnaryOperator<String> taker;
   private final ReadOnlyStringWrapper complaint = new ReadOnlyStringWrapper(this, "complaint", "");
   private String shown = "";
   private boolean touched;
+  private double narrowest;
+  private double widest;
 
   /**
    * @param name what is typed here
@@ -59,6 +66,32 @@ public class TypedField extends TextField {
     }
     shown = text;
     revert();
+  }
+
+  /**
+   * Makes the field as wide as its words, within bounds; what is longer is told when one points.
+   *
+   * @param least px
+   * @param most px
+   */
+  public final void widen(double least, double most) {
+    if (widest == 0) {
+      textProperty().addListener((o, was, is) -> fit());
+      fontProperty().addListener((o, was, is) -> fit());
+    }
+    narrowest = least;
+    widest = most;
+    fit();
+  }
+
+  private void fit() {
+    Text words = new Text(getText().isEmpty() ? getPromptText() : getText());
+    words.setFont(getFont());
+    double wanted = Math.ceil(words.getLayoutBounds().getWidth()) + RIMS;
+    double width = Math.clamp(wanted, narrowest, widest);
+    setMinWidth(width);
+    setPrefWidth(width);
+    setTooltip(wanted > widest ? new Tooltip(getText()) : null);
   }
 
   /** Applies what was typed, if anything. */

@@ -253,6 +253,11 @@ public final class Pen {
     put(Rank.READING, role, font(WORDS, size), x - width(size, text), x, y, text, false);
   }
 
+  /** Writes a word in a field, centred on a point; it stays there or is left out. */
+  public void wordCentred(Role role, double size, double x, double y, String text) {
+    put(Rank.FIGURE, role, font(WORDS, size), x - width(size, text) / 2, x, y, text, false);
+  }
+
   /** Writes a figure centred on a point. */
   public void figureCentred(Role role, double size, double x, double y, String text) {
     Font font = font(FIGURES, size);

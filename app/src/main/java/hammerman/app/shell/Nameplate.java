@@ -4,6 +4,7 @@ import hammerman.app.control.FigureView;
 import hammerman.app.control.TypedField;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
+import hammerman.cell.CellType;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
@@ -21,14 +22,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.scene.text.Text;
+import org.jspecify.annotations.Nullable;
 
 /** The nameplate: the pack in one strip. */
 final class Nameplate extends HBox {
   private final Session session;
   private final TypedField name = new TypedField("Name of the project", this::rename);
-  private double least = 190;
-  private double most = 320;
+  private boolean compact;
+  private @Nullable CellType cell;
   private final Label variant = new Label();
   private final Label counts = new Label();
   private final Label chemistry = new Label();
@@ -39,7 +40,7 @@ final class Nameplate extends HBox {
     getStyleClass().add("plate");
     name.getStyleClass().add("pack-name");
     name.setId("pack-name");
-    name.fontProperty().addListener((o, was, is) -> widen());
+    name.widen(190, 320);
     variant.getStyleClass().add("variant");
     variant.setId("variant");
     counts.getStyleClass().add("counts");
@@ -60,25 +61,16 @@ final class Nameplate extends HBox {
 
   /** Takes less room: a shorter name, and no price. */
   void compact(boolean is) {
-    least = is ? 130 : 190;
-    most = is ? 200 : 320;
-    widen();
+    name.widen(is ? 130 : 190, is ? 170 : 320);
+    compact = is;
+    chemistry();
     FigureView price = Objects.requireNonNull(figures.get(Headline.COST));
     price.setVisible(!is);
     price.setManaged(!is);
   }
 
-  /** The field is as wide as the name, within what there is. */
-  private void widen() {
-    Text text = new Text(name.getText());
-    text.setFont(name.getFont());
-    name.setPrefWidth(Math.clamp(text.getLayoutBounds().getWidth() + 16, least, most));
-    name.setTooltip(name.getText().isEmpty() ? null : new Tooltip(name.getText()));
-  }
-
   void show(Project project) {
     name.show(project.name());
-    widen();
     int of = project.variants().size();
     variant.setText(
         project.variant().name()
@@ -88,8 +80,19 @@ final class Nameplate extends HBox {
   void show(Forecast f) {
     Pack pack = f.design().pack();
     counts.setText(pack.counts());
-    chemistry.setText(pack.cell().name() + " · " + pack.cell().chemistry().label());
+    cell = pack.cell();
+    chemistry();
     figures.forEach((headline, view) -> view.show(Workings.figure(headline, f)));
+  }
+
+  /** In a narrow window the name of the cell is told when one points. */
+  private void chemistry() {
+    CellType of = cell;
+    if (of != null) {
+      String whole = of.name() + " · " + of.chemistry().label();
+      chemistry.setText(compact ? of.chemistry().label() : whole);
+      chemistry.setTooltip(compact ? new Tooltip(whole) : null);
+    }
   }
 
   private void figure(Bench bench, String caption, Headline headline) {

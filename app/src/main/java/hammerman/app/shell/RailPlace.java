@@ -19,7 +19,7 @@ import javafx.scene.layout.VBox;
  */
 final class RailPlace extends Pane {
   private static final double WIDE = 316;
-  private static final double STRIP = 62;
+  private static final double STRIP = 72;
 
   /** How much of the rail is seen. */
   enum Density {

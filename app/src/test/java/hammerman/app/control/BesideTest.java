@@ -46,8 +46,9 @@ class BesideTest {
     assertThat(both.minHeight(540)).isEqualTo(150);
     lay(500, 400);
     assertThat(list.getWidth()).isEqualTo(500);
-    assertThat(list.getHeight()).isEqualTo(400 - 20 - 150);
-    assertThat(picture.getLayoutY()).isEqualTo(400 - 150);
+    assertThat(list.getHeight()).isEqualTo(100);
+    assertThat(picture.getLayoutY()).isEqualTo(120);
+    assertThat(picture.getHeight()).isEqualTo(280);
     assertThat(both.minWidth(-1)).isEqualTo(300);
   }
 }

@@ -52,7 +52,7 @@ final class PartsView extends StackPane {
                 "the parts",
                 "The parts are being worked out.",
                 List.of(
-                    Column.<Row>words("Part", 230, r -> r.item().name()).inLines(),
+                    Column.<Row>words("Part", 160, r -> r.item().name()).inLines(),
                     Column.figures(
                         "To have",
                         78,
@@ -74,7 +74,7 @@ final class PartsView extends StackPane {
             .alsoFiltered(
                 "Filter by words or kind",
                 r -> r.item().kind().label() + " " + r.item().needed().label());
-    table.setMinSize(430, 220);
+    table.setMinHeight(220);
     table.setPrefWidth(620);
     table.chosenProperty().addListener((o, was, is) -> choose(is));
     price = new QuantityField("Price of one", Unit.MONEY, true, v -> keep(null, v, true, null));

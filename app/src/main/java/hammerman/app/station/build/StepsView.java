@@ -53,7 +53,7 @@ final class StepsView extends StackPane {
             .alsoFiltered(
                 "Filter by words or stage", r -> r.step().stage().label() + " " + r.step().id());
     table.chosenProperty().addListener((o, was, is) -> chosen(is));
-    table.setMinSize(246, 180);
+    table.setMinHeight(180);
     table.setPrefWidth(330);
     StepCard card = new StepCard(state);
     ScrollPane pane = new ScrollPane(card);

@@ -7,9 +7,10 @@ import hammerman.unit.Reference;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** The measured curves of a fit: at which current and temperature the next one was taken. */
@@ -49,9 +50,10 @@ final class CurveForm extends VBox {
           refresh();
           cleared.run();
         });
-    HBox row =
-        new HBox(
+    FlowPane row =
+        new FlowPane(
             6,
+            4,
             new Label("At"),
             currentField,
             new Label("A,"),
@@ -59,7 +61,8 @@ final class CurveForm extends VBox {
             new Label("°C"),
             choose,
             clear);
-    row.setStyle("-fx-alignment: center-left;");
+    row.setAlignment(Pos.CENTER_LEFT);
+    row.setMinHeight(USE_PREF_SIZE);
     getChildren().addAll(row, list);
     refresh();
   }

@@ -56,7 +56,7 @@ final class LibraryView extends StackPane {
             .withTicks("Compare", c -> "compare-" + c.id(), new Compared())
             .withRows(c -> "cell-" + c.id(), LibraryView::spoken)
             .onPick(c -> bench.session().editDesign("Cell", Station.CELL, d -> d.withCell(c)));
-    table.setMinSize(612, 240);
+    table.setMinHeight(240);
     table.setPrefWidth(612);
     name.getStyleClass().add("question");
     facts.setVgap(2);

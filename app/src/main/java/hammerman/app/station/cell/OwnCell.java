@@ -1,5 +1,6 @@
 package hammerman.app.station.cell;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.FileAsk;
 import hammerman.app.control.Form;
 import hammerman.app.job.Latest;
@@ -41,7 +42,7 @@ import org.jspecify.annotations.Nullable;
  * The design's cell with figures of the user's own: a datasheet, the wear of used cells, or a fit
  * to measured discharges. The first change makes it a cell apart from the library's.
  */
-final class OwnCell extends HBox {
+final class OwnCell extends VBox {
   private static final FileAsk.Kind CELLS = new FileAsk.Kind("Cells", List.of("*.json", "*.csv"));
   private static final String OWN = "-own";
 
@@ -57,7 +58,7 @@ final class OwnCell extends HBox {
   private @Nullable CellFit fit;
 
   OwnCell(Bench bench) {
-    super(24);
+    super(8);
     this.bench = bench;
     session = bench.session();
     doubts.setId("cell-doubts");
@@ -88,14 +89,16 @@ final class OwnCell extends HBox {
             verdict,
             chart,
             new HBox(8, use));
-    setHgrow(right, Priority.ALWAYS);
+    right.setMinWidth(340);
     VBox left = new VBox(8, figures().node(), keeping(), said);
     left.setMinWidth(300);
-    left.setMaxWidth(300);
+    left.setPrefWidth(300);
     VBox middle = new VBox(8, limits().node());
     middle.setMinWidth(250);
-    middle.setMaxWidth(250);
-    getChildren().addAll(left, middle, right);
+    middle.setPrefWidth(250);
+    Beside parts = new Beside(left, middle, right);
+    VBox.setVgrow(parts, Priority.ALWAYS);
+    getChildren().add(parts);
   }
 
   void show(Forecast f) {

@@ -1,5 +1,6 @@
 package hammerman.app.station.duty;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.Following;
 import hammerman.app.control.Views;
@@ -54,9 +55,8 @@ public final class DutyStation implements StationView {
     speedBox.getChildren().add(figures);
     VBox middle =
         new VBox(10, DutyForms.drive(session).node(), speedBox, DutyForms.air(session).node());
-    HBox forms =
-        new HBox(24, DutyForms.machine(session).node(), middle, DutyForms.habits(session).node());
-    forms.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
+    Beside forms =
+        new Beside(DutyForms.machine(session).node(), middle, DutyForms.habits(session).node());
     Label caution =
         new Label(
             "Local rules come first: what power and speed a machine may have, and where, is set by"

@@ -11,11 +11,11 @@ import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
 import java.util.Objects;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
@@ -26,7 +26,7 @@ final class LeadView extends VBox {
   private static final double CARD = 446;
 
   private final Session session;
-  private final GridPane cards = new GridPane(12, 12);
+  private final FlowPane cards = new FlowPane(12, 12);
   private final Label words = new Label();
   private static final LeadBattery USUAL = new LeadBattery(12, 20);
   private final Button keep = new Button();
@@ -44,13 +44,14 @@ final class LeadView extends VBox {
     words.setId("lead-words");
     words.setMinHeight(USE_PREF_SIZE);
     words.setWrapText(true);
-    HBox fields =
-        new HBox(
-            8, label("Lead battery"), voltage, label("V,"), capacity, label("Ah at 20 h"), keep);
+    FlowPane fields =
+        new FlowPane(
+            8, 4, label("Lead battery"), voltage, label("V,"), capacity, label("Ah at 20 h"), keep);
     keep.setId("lead-keep");
     keep.getStyleClass().addAll("plain", "small");
     keep.setOnAction(e -> keep(session.project().duty().replaces() == null ? battery() : null));
-    fields.setStyle("-fx-alignment: center-left;");
+    fields.setAlignment(Pos.CENTER_LEFT);
+    fields.setMinHeight(USE_PREF_SIZE);
     voltage.setPrefColumnCount(5);
     capacity.setPrefColumnCount(5);
     Label complaint = new Label();
@@ -120,7 +121,7 @@ final class LeadView extends VBox {
     cards.getChildren().clear();
     List<Replacement.Suggestion> all = new Replacement(battery).suggest(session.library());
     for (int k = 0; k < Math.min(SHOWN, all.size()); k++) {
-      cards.add(card(all.get(k)), k % 2, k / 2);
+      cards.getChildren().add(card(all.get(k)));
     }
   }
 
@@ -163,6 +164,7 @@ final class LeadView extends VBox {
                 }));
     card.getChildren().add(use);
     card.setMinWidth(CARD);
+    card.setPrefWidth(CARD);
     card.setMaxWidth(CARD);
     return card;
   }

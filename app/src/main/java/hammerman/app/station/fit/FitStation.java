@@ -1,5 +1,6 @@
 package hammerman.app.station.fit;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.Views;
 import hammerman.app.station.Bench;
@@ -32,6 +33,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -39,6 +41,9 @@ import javafx.scene.layout.VBox;
 /** The page of station Fit: the fit sheet, and beside it what it is made of, part by part. */
 public final class FitStation implements StationView {
   private static final double PANEL = 372;
+
+  /** The least width of the sheet, px. */
+  private static final double LEAST_SHEET = 320;
 
   private final FitState state;
   private final Page page;
@@ -53,7 +58,7 @@ public final class FitStation implements StationView {
   private final PlainButton nextSheet;
   private final HeatPanel heat;
   private final VBox begin;
-  private final HBox body;
+  private final Beside body;
 
   public FitStation(Bench bench) {
     state = new FitState(bench.session());
@@ -65,11 +70,13 @@ public final class FitStation implements StationView {
     HBox.setHgrow(cell, Priority.ALWAYS);
     VBox left = new VBox(6, overlays(), sheet, foot);
     VBox.setVgrow(sheet, Priority.ALWAYS);
-    HBox.setHgrow(left, Priority.ALWAYS);
+    left.setMinWidth(LEAST_SHEET);
+    // All that the panel leaves.
+    left.setPrefWidth(Double.MAX_VALUE);
     cell.getStyleClass().add("answer");
     cell.setId("fit-cell");
     cell.setWrapText(true);
-    cell.setMinHeight(36);
+    cell.setMinHeight(Label.USE_PREF_SIZE);
     cell.setMaxWidth(Double.MAX_VALUE);
     // Small buttons have a least width of their own in the sheet of styles.
     nextSheet.setStyle("-fx-min-width: %.0fpx;".formatted(NEXT_WIDTH));
@@ -83,9 +90,8 @@ public final class FitStation implements StationView {
     add("Heat", "heat", heat, Overlay.HEAT, heat::compare);
     add("Cut", "cut", cut, Overlay.GROUPS, cut::follow);
     views.setMinWidth(PANEL);
-    views.setMaxWidth(PANEL);
     views.show("groups");
-    body = new HBox(20, left, views);
+    body = new Beside(left, views);
     VBox.setVgrow(body, Priority.ALWAYS);
     page = new Page(Station.FIT, new VBox(8, begin, body), views);
     state.follow(this::follow);
@@ -144,8 +150,9 @@ public final class FitStation implements StationView {
   private Node overlays() {
     HBox what = segments("overlay", Overlay.values(), Overlay::label, overlays, state::overlay);
     HBox seen = segments("face", Face.values(), Face::label, faces, state::face);
-    HBox all = new HBox(12, what, seen);
-    all.setAlignment(Pos.CENTER_LEFT);
+    FlowPane all = new FlowPane(12, 4, what, seen);
+    all.setMinHeight(FlowPane.USE_PREF_SIZE);
+    all.setPrefWrapLength(0);
     return all;
   }
 

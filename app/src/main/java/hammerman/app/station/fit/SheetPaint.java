@@ -315,7 +315,7 @@ final class SheetPaint {
     double[] range = HeatMap.range(values(l));
     return switch (state.overlay()) {
       case GROUPS -> "number: group; + or −: the pole that is up here";
-      case STRIPS -> "thicker: more of what the strip carries for a rise of 20 K; hot: too much";
+      case STRIPS -> "thicker: nearer a rise of 20 K; hot: beyond it";
       case SHARE ->
           range[0] > range[1]
               ? ""

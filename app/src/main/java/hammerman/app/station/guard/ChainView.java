@@ -71,6 +71,7 @@ final class ChainView extends VBox {
     Button suggest = new Button("Suggest a set for this duty");
     suggest.setId("suggest");
     suggest.getStyleClass().add("act");
+    suggest.setMinWidth(USE_PREF_SIZE);
     suggest.setOnAction(e -> suggest());
     HBox head =
         new HBox(

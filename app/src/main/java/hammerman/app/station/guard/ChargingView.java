@@ -1,5 +1,6 @@
 package hammerman.app.station.guard;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.QuantityField;
@@ -23,11 +24,12 @@ import hammerman.unit.Sentence;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -69,9 +71,11 @@ final class ChargingView extends VBox {
     complaint.getStyleClass().add("complaint");
     complaint.textProperty().bind(measured.complaintProperty());
     complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
-    HBox check =
-        new HBox(8, new Label("Measured at the plug, without the pack"), measured, new Label("V"));
-    check.setStyle("-fx-alignment: center-left;");
+    FlowPane check =
+        new FlowPane(
+            8, 4, new Label("Measured at the plug, without the pack"), measured, new Label("V"));
+    check.setAlignment(Pos.CENTER_LEFT);
+    check.setMinHeight(USE_PREF_SIZE);
     VBox left =
         new VBox(
             10,
@@ -82,10 +86,10 @@ final class ChargingView extends VBox {
             complaint,
             verdict);
     left.setMinWidth(360);
-    left.setMaxWidth(360);
+    left.setPrefWidth(360);
     chargers.setHgap(22);
     VBox right = new VBox(8, Page.heading("From where the duty ends, by charger"), chargers);
-    HBox.setHgrow(right, Priority.ALWAYS);
+    right.setMinWidth(340);
     schools.setId("ceilings");
     schools.setHgap(28);
     schools.setVgap(6);
@@ -98,7 +102,7 @@ final class ChargingView extends VBox {
     caution.setMaxWidth(Double.MAX_VALUE);
     getChildren()
         .addAll(
-            new HBox(32, left, right),
+            new Beside(left, right),
             Page.heading("How full? Years gained, range lost"),
             schools,
             caution);

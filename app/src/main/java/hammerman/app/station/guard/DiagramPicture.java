@@ -11,8 +11,14 @@ import org.jspecify.annotations.Nullable;
 final class DiagramPicture extends Picture {
   private @Nullable Diagram diagram;
 
+  /** Pixels for each unit of the diagram at least, and from which its words have their size. */
+  private static final double LEAST_SCALE = 2.6;
+
+  private static final double FULL_SCALE = 3.3;
+
   DiagramPicture() {
     super("Wiring diagram of the design");
+    setMinSize(LEAST_SCALE * Diagram.WIDTH, LEAST_SCALE * (Diagram.HEIGHT - 14));
   }
 
   void show(Diagram value) {
@@ -28,6 +34,7 @@ final class DiagramPicture extends Picture {
     }
     double scale = Math.min(width / Diagram.WIDTH, height / (Diagram.HEIGHT - 14));
     double up = 14 * scale;
+    double size = Math.clamp(scale / FULL_SCALE, 0.75, 1);
     for (Diagram.Line line : d.lines()) {
       line(pen, line, scale, up);
     }
@@ -36,11 +43,11 @@ final class DiagramPicture extends Picture {
       double y = box.y() * scale - up;
       pen.fill(Role.PAPER, x, y, box.width() * scale, box.height() * scale);
       pen.frame(Role.INK, 1, x, y, box.width() * scale, box.height() * scale);
-      pen.strong(Role.INK, 12, x + 6, y + 11, box.name());
-      double row = y + 26;
+      pen.strong(Role.INK, 12 * size, x + 6, y + 11 * size, box.name());
+      double row = y + 26 * size;
       for (String part : box.figures().split("\n", -1)) {
-        pen.name(Role.SOFT, 10, x + 6, row, part);
-        row += 13;
+        pen.name(Role.SOFT, 10 * size, x + 6, row, part);
+        row += 13 * size;
       }
     }
   }

@@ -1,32 +1,32 @@
 package hammerman.app.station.guard;
 
+import hammerman.app.control.Beside;
 import hammerman.app.station.Page;
 import hammerman.forecast.Forecast;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** Every part with its ratings, and what each school of protection rests on. */
 final class PartsView extends VBox {
-  private final HBox schools = new HBox(16);
+  private final FlowPane schools = new FlowPane(12, 8);
 
   PartsView(GuardForms forms, ChargeForms charging) {
     super(6);
-    HBox columns =
-        new HBox(
-            24,
-            forms.protection(),
-            new VBox(8, forms.fuses(), forms.connectors()),
-            new VBox(8, forms.wire(), charging.port()));
-    columns.getChildren().forEach(n -> HBox.setHgrow(n, Priority.ALWAYS));
-    columns.getChildren().forEach(n -> ((VBox) n).setPrefWidth(290));
+    VBox[] columns = {
+      forms.protection(),
+      new VBox(8, forms.fuses(), forms.connectors()),
+      new VBox(8, forms.wire(), charging.port())
+    };
+    for (VBox column : columns) {
+      column.setPrefWidth(290);
+    }
     for (School school : School.values()) {
       schools.getChildren().add(card(school));
     }
-    getChildren().addAll(columns, Page.heading("Three schools of protection"), schools);
+    getChildren().addAll(new Beside(columns), Page.heading("Three schools of protection"), schools);
   }
 
   private static Node card(School school) {
@@ -36,6 +36,7 @@ final class PartsView extends VBox {
     Tooltip.install(card, new Tooltip(school.costs()));
     card.getStyleClass().add("judgement");
     card.setMinWidth(292);
+    card.setPrefWidth(292);
     card.setMaxWidth(292);
     card.setUserData(school);
     return card;

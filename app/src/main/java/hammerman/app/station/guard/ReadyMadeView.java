@@ -1,5 +1,6 @@
 package hammerman.app.station.guard;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.QuantityField;
 import hammerman.app.job.Latest;
@@ -25,7 +26,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
@@ -116,8 +116,7 @@ final class ReadyMadeView extends VBox {
     facts.setHgap(26);
     VBox results = new VBox(8, words, facts, picture);
     VBox.setVgrow(picture, Priority.ALWAYS);
-    HBox.setHgrow(results, Priority.ALWAYS);
-    HBox body = new HBox(28, form, results);
+    Beside body = new Beside(form, results);
     VBox.setVgrow(body, Priority.ALWAYS);
     Label caution =
         new Label(

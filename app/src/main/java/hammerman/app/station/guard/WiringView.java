@@ -1,5 +1,6 @@
 package hammerman.app.station.guard;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.FileAsk;
 import hammerman.app.session.Session;
@@ -53,10 +54,9 @@ final class WiringView extends VBox {
                 .ifPresent(this::save));
     cuts.setHgap(18);
     VBox list = new VBox(6, Page.heading("Cut list, slack included"), cuts, totals);
-    HBox.setHgrow(list, Priority.ALWAYS);
     VBox leads = forms.leads();
     leads.setMinWidth(250);
-    HBox upper = new HBox(28, leads, list);
+    Beside upper = new Beside(leads, list);
     VBox.setVgrow(diagram, Priority.ALWAYS);
     diagram.setPrefHeight(260);
     HBox last = new HBox(12, export, said);

@@ -110,6 +110,7 @@ final class HealthView extends StackPane {
     TypedField groups = new TypedField("Rest voltage of each group", this::groups);
     groups.setId("check-groups");
     groups.setPromptText("3.912 3.910 3.911 …");
+    groups.widen(150, 260);
     QuantityField rest = new QuantityField("Rest voltage of the pack", Unit.VOLT, true, this::rest);
     rest.setId("rest-voltage");
     VBox left = new VBox(8, verdict, picture, until);

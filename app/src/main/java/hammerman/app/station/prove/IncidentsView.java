@@ -54,11 +54,14 @@ final class IncidentsView extends StackPane {
                   + " here, the same day.",
               List.of(
                   Column.<Fact<Incident>>words(
-                          "When", 130, f -> WHEN.format(f.at().atZone(ZoneId.systemDefault())))
+                          "When", 118, f -> WHEN.format(f.at().atZone(ZoneId.systemDefault())))
                       .ordered(Comparator.comparing(Fact::at)),
-                  Column.words("What", 150, f -> f.value().kind().label()),
-                  Column.<Fact<Incident>>words("Noted", 180, f -> f.value().words()).inLines(),
-                  Column.words("Struck out", 80, f -> f.strike().map(Strike::reason).orElse(""))))
+                  Column.<Fact<Incident>>words("What", 100, f -> f.value().kind().label())
+                      .inLines(),
+                  Column.<Fact<Incident>>words("Noted", 120, f -> f.value().words()).inLines(),
+                  Column.<Fact<Incident>>words(
+                          "Struck out", 84, f -> f.strike().map(Strike::reason).orElse(""))
+                      .inLines()))
           .withoutFilter();
 
   IncidentsView(ProveState state) {
@@ -99,7 +102,6 @@ final class IncidentsView extends StackPane {
             new HBox(6, words, new PlainButton("Note it", "note-incident", this::note)),
             table,
             new HBox(6, reason, new PlainButton("Strike it out", "strike-incident", this::strike)));
-    list.setMinWidth(360);
     list.setPrefWidth(470);
     VBox right = new VBox(8, about, suspects);
     right.setMinWidth(300);

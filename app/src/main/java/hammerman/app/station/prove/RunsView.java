@@ -36,9 +36,8 @@ final class RunsView extends StackPane {
       DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
   /** The least width of the list, px; what does not fit of it scrolls. */
-  private static final double LEAST = 270;
-
   private final ProveState state;
+
   private final RecordTable<Row> table;
   private final LogPanel importer;
   private final Button season;
@@ -68,7 +67,7 @@ final class RunsView extends StackPane {
                 Column.words(
                     "Struck out", 78, r -> r.run().strike().map(Strike::reason).orElse(""))));
     table.setPrefWidth(470);
-    table.setMinSize(LEAST, 150);
+    table.setMinHeight(150);
     VBox.setVgrow(table, Priority.ALWAYS);
     table.chosenProperty().addListener((o, was, is) -> chosen(is));
     importer =
@@ -91,7 +90,6 @@ final class RunsView extends StackPane {
     caution.setMinHeight(USE_PREF_SIZE);
     VBox list = new VBox(8, table, caution);
     list.setPrefWidth(470);
-    list.setMinWidth(LEAST);
     Beside runs = new Beside(list, new RunPanel(bench, state));
     VBox.setVgrow(runs, Priority.ALWAYS);
     getChildren().add(new VBox(8, importer, more, runs));

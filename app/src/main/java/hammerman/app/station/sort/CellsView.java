@@ -67,7 +67,7 @@ final class CellsView extends StackPane {
     importing = new ImportPanel(bench, state, this::choose);
     table.chosenProperty().addListener((o, was, is) -> panel.show(is));
     table.onPaste(this::paste).keyed(e -> e.cell().id());
-    table.setMinSize(430, 200);
+    table.setMinHeight(200);
     table.setPrefWidth(640);
     count.setId("cells-count");
     count.getStyleClass().add("fact-name");

@@ -139,7 +139,7 @@ final class GroupsView extends StackPane {
     take.setOnAction(e -> take());
     Button labels = new PlainButton("Labels, PDF", "labels-pdf", this::labels);
     Button picking = new PlainButton("Picking list", "picking-list", this::picking);
-    table.setMinSize(280, 130);
+    table.setMinHeight(130);
     table.setPrefHeight(240);
     VBox left =
         new VBox(
@@ -150,7 +150,6 @@ final class GroupsView extends StackPane {
             new FlowPane(6, 4, labels, picking),
             Page.heading("Groups"),
             table);
-    left.setMinWidth(300);
     left.setPrefWidth(350);
     VBox.setVgrow(table, Priority.ALWAYS);
     VBox right = new VBox(6, picture, Page.heading("What it comes to"), cost);

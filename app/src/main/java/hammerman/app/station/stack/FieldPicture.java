@@ -204,6 +204,6 @@ final class FieldPicture extends Picture {
       double patch = Math.min(w, wide * size / Pen.TEXT + 4);
       pen.fill(ground, x - patch / 2, y - size * 0.6, patch, size * 1.2);
     }
-    pen.nameCentred(s.stopped() ? Role.SOFT : warn ? Role.AMBER : Role.COOL, size, x, y, word);
+    pen.wordCentred(s.stopped() ? Role.SOFT : warn ? Role.AMBER : Role.COOL, size, x, y, word);
   }
 }

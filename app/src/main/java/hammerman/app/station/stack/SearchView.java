@@ -39,38 +39,39 @@ final class SearchView extends VBox {
 
   private static final List<Column<Candidate>> COLUMNS =
       List.of(
-          Column.words(
-              "Cell", 190, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
+          Column.<Candidate>words(
+                  "Cell", 140, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name())
+              .inLines(),
           Column.figures(
               "Counts",
-              74,
+              58,
               Candidate::counts,
               Comparator.comparingInt(c -> c.design().pack().cells())),
           Column.figures(
               "Wh",
-              74,
+              58,
               c -> Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
               Comparator.comparingDouble(c -> -c.design().pack().energy())),
           Column.figures(
-              "kg", 74, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
+              "kg", 58, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
           Column.figures(
               "Cost",
-              74,
+              58,
               c -> Figures.fixed(c.cost(), 0),
               Comparator.comparingDouble(Candidate::cost)),
           Column.figures(
               "Years",
-              74,
+              58,
               c -> Figures.fixed(c.years(), 1),
               Comparator.comparingDouble(c -> -c.years())),
           Column.figures(
               "Left",
-              74,
+              58,
               c -> Figures.of(c.margin(), Unit.PERCENT, 0),
               Comparator.comparingDouble(c -> -c.margin())),
           Column.figures(
               "Hottest",
-              74,
+              58,
               c -> Figures.of(c.peakTemperature(), Unit.CELSIUS, 0),
               Comparator.comparingDouble(Candidate::peakTemperature)),
           Column.figures(
