@@ -25,6 +25,7 @@ class ArchitectureTest {
           "table",
           "record",
           "finding",
+          "glossary",
           "drawing",
           "cell",
           "duty",

@@ -40,7 +40,7 @@ final class Geometry {
    */
   static List<String> faults(Scene scene, double scale) {
     Geometry g = new Geometry(scale);
-    g.walk(scene.getRoot(), new BoundingBox(0, 0, scene.getWidth(), scene.getHeight()), false);
+    g.walk(scene.getRoot(), scene.getRoot().getLayoutBounds(), false);
     g.overlaps();
     return g.faults;
   }

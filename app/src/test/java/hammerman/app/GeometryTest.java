@@ -48,8 +48,8 @@ class GeometryTest extends AtTheDesk {
     Theme theme = number / WINDOWS.length % 2 == 0 ? Theme.DAY : Theme.NIGHT;
     Desk.fx(
         () -> {
-          desk.stage.setWidth(window[0]);
-          desk.stage.setHeight(window[1]);
+          // The screen that there is offscreen is smaller than some of the windows.
+          desk.frame.root().resize(window[0], window[1]);
           desk.frame.setTheme(theme);
           desk.session.edit("as drawn", Station.DUTY, p -> project);
           scale(desk.frame, window[2]);

@@ -299,6 +299,7 @@ public final class Form {
     label.setMinWidth(words ? TEXT_LABEL : labelWidth);
     label.setPrefWidth(words ? TEXT_LABEL : labelWidth);
     label.setLabelFor(field);
+    Explained.by(label);
     HBox row = new HBox(label, field);
     if (!unit.isEmpty()) {
       Label unitLabel = new Label(unit);

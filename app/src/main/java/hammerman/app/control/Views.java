@@ -62,6 +62,13 @@ public final class Views extends VBox {
     return List.copyOf(views.keySet());
   }
 
+  /** Returns what each view shows, by its id. */
+  public Map<String, Node> parts() {
+    Map<String, Node> all = new LinkedHashMap<>();
+    views.forEach((id, view) -> all.put(id, view.node()));
+    return all;
+  }
+
   /** Whether a view is the one shown. */
   public boolean isShown(String id) {
     return shown.equals(id);

@@ -13,6 +13,7 @@ import hammerman.app.station.StationView;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
+import hammerman.glossary.Glossary;
 import hammerman.project.Project;
 import hammerman.unit.InvalidValue;
 import java.nio.file.Path;
@@ -165,10 +166,12 @@ public final class Frame {
     return stations.all();
   }
 
-  /** Goes to a view of a station by its id. */
+  /** Goes to a view of a station by its id; an empty one is its page as it was left. */
   public void go(Station station, String view) {
     go(station);
-    current.page().showView(view);
+    if (!view.isEmpty()) {
+      current.page().showView(view);
+    }
   }
 
   /** Shows the judgements again. */
@@ -327,13 +330,22 @@ public final class Frame {
     list.add(Group.GO.of("Show the judgements", KeyCode.J, this::showJudgements));
     list.add(Group.EDIT.of("Do the first remedy", KeyCode.ENTER, () -> status.tell(rail.first())));
     list.add(
-        Group.VIEW.of("Judgements: open, folded, away", KeyCode.R, () -> status.tell(side.turn())));
-    list.add(Group.VIEW.of("Day or night", KeyCode.T, () -> setTheme(theme.other())));
-    list.add(Group.VIEW.of("Larger", KeyCode.EQUALS, this::larger));
-    list.add(Group.VIEW.of("Smaller", KeyCode.MINUS, () -> scale(-0.1)));
+        Group.VIEW
+            .of("Judgements: open, folded, away", KeyCode.R, () -> status.tell(side.turn()))
+            .also("warnings panel beside"));
+    list.add(
+        Group.VIEW
+            .of("Day or night", KeyCode.T, () -> setTheme(theme.other()))
+            .also("theme dark light"));
+    list.add(Group.VIEW.of("Larger", KeyCode.EQUALS, this::larger).also("zoom in scale"));
+    list.add(Group.VIEW.of("Smaller", KeyCode.MINUS, () -> scale(-0.1)).also("zoom out scale"));
     list.add(
         new Command(
-            Group.HELP, "Explain this screen", new KeyCodeCombination(KeyCode.F1), this::explain));
+            Group.HELP,
+            "Explain this screen",
+            new KeyCodeCombination(KeyCode.F1),
+            this::explain,
+            "help glossary words"));
     list.add(Group.HELP.of("Find a command or a field", KeyCode.K, this::palette));
     return list;
   }
@@ -345,13 +357,16 @@ public final class Frame {
   }
 
   private void palette() {
-    overlay.palette(commands.all());
+    Palette palette = overlay.palette(commands.all());
+    // A station is made when it is first gone to: its fields are found one station after another.
+    new FieldFinder(stations, this::go, palette::add).next();
   }
 
   private void explain() {
     overlay.help(
         current.page().station().label() + ": " + current.page().station().question(),
-        current.help());
+        current.help(),
+        Glossary.of(FieldFinder.words(current.page())));
   }
 
   /** Draws everything a tenth larger. */

@@ -1,23 +1,22 @@
 package hammerman.app.shell;
 
+import hammerman.glossary.Term;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
-import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextFlow;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Overlay extends StackPane {
   private static final double WIDTH = 520;
+  private static final double HELP = 430;
 
   private @Nullable Node focusBefore;
 
@@ -54,51 +54,15 @@ final class Overlay extends StackPane {
     }
   }
 
-  /** Opens a list of commands that narrows as one types. */
-  void palette(List<Command> commands) {
-    TextField filter = new TextField();
-    filter.setPromptText("Type part of a command");
-    filter.setId("palette-filter");
-    ListView<Command> list = new ListView<>();
-    list.setId("palette-list");
-    list.getItems().setAll(commands);
-    list.setCellFactory(v -> new CommandCell());
-    list.getSelectionModel().selectFirst();
-    list.setPrefHeight(330);
-    filter
-        .textProperty()
-        .addListener(
-            (o, was, is) -> {
-              String part = is.toLowerCase(Locale.ROOT);
-              list.getItems()
-                  .setAll(
-                      commands.stream()
-                          .filter(c -> c.name().toLowerCase(Locale.ROOT).contains(part))
-                          .toList());
-              list.getSelectionModel().selectFirst();
-            });
-    Runnable run =
-        () -> {
-          Command chosen = list.getSelectionModel().getSelectedItem();
-          if (chosen != null) {
-            close();
-            chosen.action().run();
-          }
-        };
-    filter.setOnAction(e -> run.run());
-    filter.addEventFilter(
-        KeyEvent.KEY_PRESSED,
-        e -> {
-          if (e.getCode() == KeyCode.DOWN) {
-            list.getSelectionModel().selectNext();
-            e.consume();
-          } else if (e.getCode() == KeyCode.UP) {
-            list.getSelectionModel().selectPrevious();
-            e.consume();
-          }
-        });
-    list.setOnMouseClicked(e -> run.run());
-    open(filter, filter, list);
+  /**
+   * Opens a list of commands that narrows as one types.
+   *
+   * @return the list, to which more can be added
+   */
+  Palette palette(List<Command> commands) {
+    Palette palette = new Palette(commands, this::close);
+    open(palette.filter(), palette);
+    return palette;
   }
 
   /** Asks for a short text. */
@@ -123,18 +87,43 @@ final class Overlay extends StackPane {
     open(field, heading, field, button);
   }
 
-  /** Opens an explanation. */
-  void help(String title, String text) {
+  /**
+   * Opens an explanation.
+   *
+   * @param terms words of the field that it may be read with
+   */
+  void help(String title, String text, List<Term> terms) {
     Label heading = new Label(title);
     heading.getStyleClass().add("question");
     Label words = new Label(text);
     words.getStyleClass().add("help-text");
     words.setId("help-text");
+    VBox all = new VBox(6, words);
+    if (!terms.isEmpty()) {
+      Label head = new Label("Words on this screen");
+      head.getStyleClass().add("section-title");
+      head.setMaxWidth(Double.MAX_VALUE);
+      all.getChildren().add(head);
+    }
+    for (Term t : terms) {
+      Text name = new Text(t.name() + ". ");
+      name.getStyleClass().add("term");
+      Text meaning = new Text(t.meaning());
+      meaning.getStyleClass().add("meaning");
+      all.getChildren().add(new TextFlow(name, meaning));
+    }
     words.setMinHeight(Region.USE_PREF_SIZE);
+    ScrollPane scroll = new ScrollPane(all);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.getStyleClass().add("page");
+    scroll.setId("help-scroll");
+    scroll.setPrefHeight(HELP);
+    scroll.setAccessibleText("Explanation and words of the field");
     Button close = new Button("Close");
     close.getStyleClass().add("act");
     close.setOnAction(e -> close());
-    open(close, heading, words, close);
+    open(close, heading, scroll, close);
   }
 
   /** Lays something over the whole window. */
@@ -163,26 +152,10 @@ final class Overlay extends StackPane {
     card.setMinWidth(WIDTH);
     card.setMaxSize(content.length > 3 ? Region.USE_PREF_SIZE : WIDTH, Region.USE_PREF_SIZE);
     setAlignment(card, Pos.TOP_CENTER);
-    StackPane.setMargin(card, new Insets(90, 0, 0, 0));
+    // As high as it wants within the window, whose scale may leave little.
+    StackPane.setMargin(card, new Insets(Math.min(90, getHeight() / 12), 0, 16, 0));
     getChildren().setAll(card);
     setVisible(true);
     focus.requestFocus();
-  }
-
-  private static final class CommandCell extends ListCell<Command> {
-    @Override
-    protected void updateItem(@Nullable Command command, boolean empty) {
-      super.updateItem(command, empty);
-      if (empty || command == null) {
-        setGraphic(null);
-        return;
-      }
-      Label name = new Label(command.name());
-      Label keys = new Label(command.keysText());
-      keys.getStyleClass().add("fact-name");
-      Region spring = new Region();
-      HBox.setHgrow(spring, Priority.ALWAYS);
-      setGraphic(new HBox(name, spring, keys));
-    }
   }
 }

@@ -44,13 +44,19 @@ final class ProjectCommands {
     List<Command> list = new ArrayList<>();
     list.add(Group.PROJECT.of("New project", KeyCode.N, desk::begin));
     list.add(Group.PROJECT.of("Open a project", KeyCode.O, desk::open));
-    list.add(Group.PROJECT.of("Give it a name", KeyCode.S, desk::name));
-    list.add(Group.PROJECT.withShift("Keep under another name", KeyCode.S, desk::nameAs));
-    list.add(Group.PROJECT.of("Keep a copy as", desk::copy));
-    list.add(Group.PROJECT.of("Export the design as a bare document", desk::export));
-    list.add(Group.PROJECT.of("Packs without a name", () -> desk.listUnnamed(overlay::palette)));
-    list.add(Group.PROJECT.of("Take in parts of your own", desk::takeParts));
-    list.add(Group.EDIT.of("Mark this state", KeyCode.B, this::mark));
+    list.add(Group.PROJECT.of("Give it a name", KeyCode.S, desk::name).also("save"));
+    list.add(
+        Group.PROJECT
+            .withShift("Keep under another name", KeyCode.S, desk::nameAs)
+            .also("save as"));
+    list.add(Group.PROJECT.of("Keep a copy as", desk::copy).also("save duplicate backup"));
+    list.add(
+        Group.PROJECT.of("Export the design as a bare document", desk::export).also("save json"));
+    list.add(
+        Group.PROJECT.of(
+            "Packs without a name", () -> desk.listUnnamed(all -> overlay.palette(all))));
+    list.add(Group.PROJECT.of("Take in parts of your own", desk::takeParts).also("import"));
+    list.add(Group.EDIT.of("Mark this state", KeyCode.B, this::mark).also("bookmark version"));
     list.add(Group.EDIT.withShift("Go back to a mark", KeyCode.B, this::marks));
     for (Shipped.Example example : Shipped.Example.values()) {
       list.add(
@@ -59,7 +65,10 @@ final class ProjectCommands {
     }
     list.add(Group.EDIT.of("Undo", KeyCode.Z, this::undo));
     list.add(Group.EDIT.withShift("Redo", KeyCode.Z, this::redo));
-    list.add(Group.EDIT.of("What if: copy this variant", KeyCode.D, this::copyVariant));
+    list.add(
+        Group.EDIT
+            .of("What if: copy this variant", KeyCode.D, this::copyVariant)
+            .also("duplicate new variant"));
     list.add(Group.EDIT.of("Next variant", KeyCode.PAGE_DOWN, this::nextVariant));
     list.add(Group.VIEW.of("Compare the variants", KeyCode.M, compare));
     list.add(Group.EDIT.of("Remove this variant", this::removeVariant));

@@ -5,6 +5,7 @@ import hammerman.finding.Station;
 import hammerman.unit.Figures;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -53,6 +54,11 @@ public final class Page extends VBox {
   /** Returns the ids of the page's views, in their order; empty if it has only one. */
   public List<String> views() {
     return views == null ? List.of() : views.ids();
+  }
+
+  /** Returns what the page holds by the id of its view; by an empty one if it has no views. */
+  public Map<String, Node> parts() {
+    return views == null ? Map.of("", this) : views.parts();
   }
 
   /** Goes to one of the page's views by its id. */
