@@ -5,12 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.guard.FuseClass;
+import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
+import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 
 /** Drives the real window offscreen. */
@@ -146,7 +152,7 @@ class WindowTest extends AtTheDesk {
     TextField filter = desk.find("#palette-filter", TextField.class);
     Desk.fx(
         () -> {
-          filter.setText("to guard");
+          filter.setText("guard go to");
           return null;
         });
     ListView<?> list = desk.find("#palette-list", ListView.class);
@@ -157,6 +163,123 @@ class WindowTest extends AtTheDesk {
     assertThat(desk.text("#help-text")).contains("fuse");
     desk.keys(KeyCode.ESCAPE);
     assertThat(desk.isShown("#help-text")).isFalse();
+  }
+
+  @Test
+  void thePaletteGoesToAFieldOfAnyStation() {
+    desk.example();
+    desk.go(Station.FORECAST);
+    desk.keys(KeyCode.CONTROL, KeyCode.K);
+    TextField filter = desk.find("#palette-filter", TextField.class);
+    Desk.fx(
+        () -> {
+          filter.setText("below cut out");
+          return null;
+        });
+    ListView<?> list = desk.find("#palette-list", ListView.class);
+    desk.until(() -> Desk.fx(() -> list.getItems().size()) > 0);
+    desk.keys(KeyCode.ENTER);
+    desk.until(
+        () ->
+            Desk.fx(
+                () ->
+                    desk.stage.getScene().getFocusOwner() instanceof TextField f
+                        && f.getAccessibleText().startsWith("Cuts out below")));
+    assertThat(desk.isShown("#view-machine")).isTrue();
+  }
+
+  @Test
+  void helpExplainsTheWordsOfItsScreenOnly() {
+    desk.example();
+    desk.go(Station.GUARD);
+    desk.keys(KeyCode.F1);
+    assertThat(terms()).contains("Fuse window. ", "BMS. ").doesNotContain("Stall. ");
+    desk.keys(KeyCode.ESCAPE);
+  }
+
+  private List<String> terms() {
+    return Desk.fx(
+        () ->
+            desk.stage.getScene().getRoot().lookupAll(".term").stream()
+                .map(n -> ((Text) n).getText())
+                .toList());
+  }
+
+  @Test
+  void aNarrowWindowFoldsTheJudgementsAndShowsThemOverThePage() {
+    desk.example();
+    desk.go(Station.STACK);
+    assertThat(desk.isShown("#rail-heading")).isTrue();
+    assertThat(desk.isShown("#rail-strip")).isFalse();
+    double wide = paper();
+    Desk.fx(
+        () -> {
+          desk.stage.setWidth(1000);
+          return null;
+        });
+    desk.quiet();
+    assertThat(desk.isShown("#rail-heading")).isFalse();
+    assertThat(texts("#rail-strip")).isEmpty();
+    assertThat(counts()).containsExactly("2\nwarnings", "1\nnote");
+    double folded = paper();
+    assertThat(folded).isGreaterThan(wide - 60);
+    desk.press("#rail-strip .rail-count");
+    desk.quiet();
+    assertThat(desk.isShown("#rail-heading")).isTrue();
+    assertThat(paper()).isEqualTo(folded);
+    desk.press("#fold-rail");
+    assertThat(desk.isShown("#rail-heading")).isFalse();
+  }
+
+  @Test
+  void theJudgementsAreFoldedAndPutAwayByKeysAndStaySo() {
+    desk.example();
+    desk.keys(KeyCode.CONTROL, KeyCode.R);
+    assertThat(desk.isShown("#rail-strip")).isTrue();
+    desk.keys(KeyCode.CONTROL, KeyCode.R);
+    assertThat(desk.isShown("#rail-strip")).isFalse();
+    assertThat(desk.isShown("#rail-heading")).isFalse();
+    assertThat(desk.workshop.settings().text("rail", "")).isEqualTo("away");
+    desk.keys(KeyCode.CONTROL, KeyCode.J);
+    assertThat(desk.isShown("#rail-heading")).isTrue();
+  }
+
+  /** Width of the page, px. */
+  private double paper() {
+    Region page = desk.find(".sheet-of-paper", Region.class);
+    return Desk.fx(page::getWidth);
+  }
+
+  private List<String> counts() {
+    return Desk.fx(
+        () ->
+            desk.stage.getScene().getRoot().lookupAll(".rail-count").stream()
+                .map(n -> ((Labeled) n).getText())
+                .toList());
+  }
+
+  @Test
+  void theMenuIsInGroupsAndOpensWhatWasOpenLately() {
+    desk.example();
+    Path file = home.resolve("lately.hammerman");
+    desk.lay(file);
+    desk.keys(KeyCode.CONTROL, KeyCode.S);
+    desk.kept();
+    MenuButton menu = desk.find("#menu", MenuButton.class);
+    List<String> groups = Desk.fx(() -> menu.getItems().stream().map(MenuItem::getText).toList());
+    assertThat(groups).containsExactly("Project", "Edit", "View", "Go", "Help");
+    Menu recent =
+        Desk.fx(
+            () -> {
+              menu.getOnShowing().handle(null);
+              return (Menu)
+                  ((Menu) menu.getItems().getFirst())
+                      .getItems().stream()
+                          .filter(i -> "menu-recent".equals(i.getId()))
+                          .findFirst()
+                          .orElseThrow();
+            });
+    assertThat(Desk.fx(() -> recent.getItems().getFirst().getText())).isEqualTo("lately.hammerman");
   }
 
   @Test

@@ -45,4 +45,26 @@ class ScaleTest {
   void anEmptyRangeIsRefused() {
     assertThatThrownBy(() -> new Scale(3, 3, 0, 100)).hasMessageContaining("low < high");
   }
+
+  @Test
+  void anAxisHasTwoToSixFigures() {
+    Random random = new Random(8);
+    for (int k = 0; k < 500; k++) {
+      double low = random.nextInt(50);
+      double high = low + Math.pow(10, 5 * random.nextDouble() - 2);
+      Scale scale = new Scale(low, high, 80 + random.nextInt(900), 0);
+      assertThat(scale.ticks(scale.gap(26)).size())
+          .as("%s to %s over %s px", low, high, scale.from())
+          .isBetween(2, 6);
+    }
+  }
+
+  @Test
+  void aScaleAroundValuesShowsAQuiverSmallAndNothingBelowNothing() {
+    Scale warm = Scale.around(30, 30.4, 4, 100, 0);
+    assertThat(warm.high() - warm.low()).isGreaterThan(4);
+    assertThat(warm.low()).isLessThan(30);
+    assertThat(Scale.around(0.2, 9, 1, 100, 0).low()).isZero();
+    assertThat(Scale.around(-3, 9, 1, 100, 0).low()).isLessThan(-3);
+  }
 }
