@@ -47,6 +47,8 @@ class ChoosingTest extends AtTheDesk {
     desk.keyIn("motor-turns", "60");
     desk.keyIn("reduction", "36");
     desk.keyIn("wheel-diameter", "40 cm");
+    desk.tabTo("view-use");
+    desk.keys(KeyCode.SPACE);
     desk.keyIn("hottest-in-use", "38");
     desk.keyIn("coldest-in-use", "8");
     desk.keyIn("coldest-charging", "12");

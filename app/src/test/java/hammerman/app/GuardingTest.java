@@ -337,6 +337,7 @@ class GuardingTest extends AtTheDesk {
     desk.type("#draws-itself", "300 mA");
     assertThat(desk.judgements()).contains("pack.days");
     desk.view(Station.DUTY, "machine");
+    desk.view(Station.DUTY, "use");
     desk.type("#longest-rest", "2");
     assertThat(desk.judgements()).doesNotContain("pack.days");
     desk.type("#hottest-charging", "50");

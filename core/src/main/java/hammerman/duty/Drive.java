@@ -4,6 +4,7 @@ import hammerman.unit.In;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What turns voltage into speed: motor, reduction, wheel.
@@ -11,15 +12,17 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param motorConstant unloaded motor speed per volt, rad/s per V
  * @param reduction motor turns for one turn of the wheel; the ratio of the teeth
  * @param wheelDiameter rolling diameter, m
+ * @param motor its winding and idle current; absent if they are not known
  */
 @RecordBuilder
 public record Drive(
     @In(Unit.RPM_PER_VOLT) double motorConstant,
     double reduction,
-    @In(Unit.MILLIMETRE) double wheelDiameter)
+    @In(Unit.MILLIMETRE) double wheelDiameter,
+    @Nullable Motor motor)
     implements DriveBuilder.With {
   /** A slow geared hub, to begin with. */
-  public static final Drive TYPICAL = new Drive(Unit.RPM_PER_VOLT.toCore(60), 20, 0.4);
+  public static final Drive TYPICAL = new Drive(Unit.RPM_PER_VOLT.toCore(60), 20, 0.4, null);
 
   public Drive {
     Valid.range(
@@ -40,6 +43,16 @@ public record Drive(
    */
   public double unloadedSpeed(double volts) {
     return motorConstant * volts / reduction * wheelDiameter / 2;
+  }
+
+  /**
+   * Returns the torque at the wheel, N m: I / k · i, as a motor's torque for each ampere is the
+   * inverse of its speed for each volt. Neglects the losses of the reduction.
+   *
+   * @param current in the motor beyond what it takes for itself, A
+   */
+  public double wheelTorque(double current) {
+    return current / motorConstant * reduction;
   }
 
   /** Returns the reduction with which an unloaded speed (m/s) is reached at a voltage (V). */

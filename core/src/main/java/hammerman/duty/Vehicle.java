@@ -79,4 +79,18 @@ public record Vehicle(
     double wheel = wheelPower(speed, wind, slope, load);
     return auxiliaryPower + (wheel >= 0 ? wheel / driveEfficiency : wheel * regenerationEfficiency);
   }
+
+  /**
+   * Returns the slope, as a share, that a force at the wheel holds: F = m g (sin s + c cos s).
+   *
+   * @param force N
+   * @param load carried, kg
+   * @return infinite if the force lifts the vehicle straight up
+   */
+  public double slopeFor(double force, double load) {
+    double a = force / ((mass + load) * GRAVITY) / Math.hypot(1, rollingResistance);
+    return a >= 1
+        ? Double.POSITIVE_INFINITY
+        : Math.tan(Math.asin(a) - Math.atan(rollingResistance));
+  }
 }

@@ -23,6 +23,7 @@ public enum Dimension {
   VOLUME("a volume"),
   CAPACITANCE("a capacitance"),
   SPEED_CONSTANT("a motor constant"),
+  TORQUE("a torque"),
   VOLTAGE_PER_TIME("a loss of voltage");
 
   private final String noun;

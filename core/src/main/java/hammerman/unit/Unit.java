@@ -56,6 +56,7 @@ public enum Unit {
   MICROFARAD("µF", "uF", Dimension.CAPACITANCE, 1e-6, "uF", "μF"),
   MILLIFARAD("mF", "mF", Dimension.CAPACITANCE, 1e-3),
   RPM_PER_VOLT("rpm/V", "rpm_per_V", Dimension.SPEED_CONSTANT, Math.PI / 30),
+  NEWTON_METRE("N m", "Nm", Dimension.TORQUE, 1, "Nm"),
   VOLT_PER_SECOND("V/s", "V_per_s", Dimension.VOLTAGE_PER_TIME, 1),
   MILLIVOLT_PER_DAY(
       "mV/day",

@@ -39,7 +39,7 @@ class VehicleTest {
   @Test
   void unloadedSpeedByHandAndWhatAGroupBuys() {
     // 60 rpm/V · 48 V = 2880 rpm; / 36 = 80 rpm; · π · 0.4 m = 100.53 m/min.
-    Drive drive = new Drive(Unit.RPM_PER_VOLT.toCore(60), 36, 0.4);
+    Drive drive = new Drive(Unit.RPM_PER_VOLT.toCore(60), 36, 0.4, null);
     assertThat(drive.unloadedSpeed(48)).isCloseTo(100.531 / 60, within(1e-5));
     assertThat(drive.unloadedSpeed(96)).isCloseTo(2 * drive.unloadedSpeed(48), within(1e-12));
     assertThat(drive.withReduction(drive.reductionFor(1.2, 48)).unloadedSpeed(48))

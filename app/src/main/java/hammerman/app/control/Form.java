@@ -121,7 +121,7 @@ public final class Form {
     field(
         name,
         unit,
-        false,
+        "",
         read,
         (p, v) -> {
           if (v == null) {
@@ -139,7 +139,22 @@ public final class Form {
       Unit unit,
       Function<Project, @Nullable Double> read,
       BiFunction<Project, @Nullable Double, Project> write) {
-    field(name, unit, true, read, write, p -> true);
+    return optionalWhen(p -> true, name, unit, "any", read, write);
+  }
+
+  /**
+   * Adds such a field that is only shown while it applies.
+   *
+   * @param empty what stands in it while it is empty
+   */
+  public Form optionalWhen(
+      Predicate<Project> applies,
+      String name,
+      Unit unit,
+      String empty,
+      Function<Project, @Nullable Double> read,
+      BiFunction<Project, @Nullable Double, Project> write) {
+    field(name, unit, empty, read, write, applies);
     return this;
   }
 
@@ -265,19 +280,17 @@ public final class Form {
   private void field(
       String name,
       Unit unit,
-      boolean optional,
+      String empty,
       Function<Project, @Nullable Double> read,
       BiFunction<Project, @Nullable Double, Project> write,
       Predicate<Project> applies) {
     QuantityField field =
         new QuantityField(
-            name, unit, optional, v -> session.edit(name, station, p -> write.apply(p, v)));
+            name, unit, !empty.isEmpty(), v -> session.edit(name, station, p -> write.apply(p, v)));
     field.setId(id(name));
     field.setPrefWidth(fieldWidth);
     field.setMinWidth(fieldWidth);
-    if (optional) {
-      field.setPromptText("any");
-    }
+    field.setPromptText(empty);
     Label complaint = complaint();
     complaint.textProperty().bind(field.complaintProperty());
     row(name, field, unit.symbol(), complaint, applies);

@@ -292,6 +292,7 @@ public final class Frame {
             (o, was, is) -> {
               line.compact(is.doubleValue() < FULL_LINE, is.doubleValue() < TIGHT_LINE);
               plate.compact(is.doubleValue() < FULL_PLATE);
+              plate.brief(is.doubleValue() < RAIL);
               side.narrow(is.doubleValue() < RAIL);
               boolean named = is.doubleValue() >= FULL_PLATE;
               wordmark.setVisible(named);

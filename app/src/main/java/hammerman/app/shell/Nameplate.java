@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
 final class Nameplate extends HBox {
   private final Session session;
   private final TypedField name = new TypedField("Name of the project", this::rename);
-  private boolean compact;
+  private boolean brief;
   private @Nullable CellType cell;
   private final Label variant = new Label();
   private final Label counts = new Label();
@@ -62,11 +62,15 @@ final class Nameplate extends HBox {
   /** Takes less room: a shorter name, and no price. */
   void compact(boolean is) {
     name.widen(is ? 130 : 190, is ? 170 : 320);
-    compact = is;
-    chemistry();
     FigureView price = Objects.requireNonNull(figures.get(Headline.COST));
     price.setVisible(!is);
     price.setManaged(!is);
+  }
+
+  /** Takes a little less: the cell by its chemistry alone. */
+  void brief(boolean is) {
+    brief = is;
+    chemistry();
   }
 
   void show(Project project) {
@@ -90,8 +94,8 @@ final class Nameplate extends HBox {
     CellType of = cell;
     if (of != null) {
       String whole = of.name() + " · " + of.chemistry().label();
-      chemistry.setText(compact ? of.chemistry().label() : whole);
-      chemistry.setTooltip(compact ? new Tooltip(whole) : null);
+      chemistry.setText(brief ? of.chemistry().label() : whole);
+      chemistry.setTooltip(brief ? new Tooltip(whole) : null);
     }
   }
 

@@ -4,6 +4,7 @@ import hammerman.app.control.Form;
 import hammerman.app.session.Session;
 import hammerman.duty.Drive;
 import hammerman.duty.Duty;
+import hammerman.duty.Motor;
 import hammerman.finding.Station;
 import hammerman.project.Project;
 import hammerman.unit.Unit;
@@ -122,7 +123,41 @@ final class DutyForms {
         Unit.MILLIMETRE,
         p -> driveOf(p).wheelDiameter(),
         (p, v) -> withDrive(p, driveOf(p).withWheelDiameter(v)));
+    motor(
+        form,
+        "Motor resistance",
+        Unit.MILLIOHM,
+        Motor::resistance,
+        (m, v) -> v == null ? null : m.withResistance(v));
+    motor(
+        form,
+        "Current without load",
+        Unit.AMPERE,
+        Motor::noLoadCurrent,
+        (m, v) -> v == null ? null : m.withNoLoadCurrent(v));
+    motor(form, "Motor current, most", Unit.AMPERE, Motor::currentLimit, Motor::withCurrentLimit);
     return form;
+  }
+
+  /** A figure of the motor; the motor is known once one of them is given. */
+  private static void motor(
+      Form form,
+      String name,
+      Unit unit,
+      Function<Motor, @Nullable Double> read,
+      BiFunction<Motor, @Nullable Double, @Nullable Motor> write) {
+    form.optionalWhen(
+        DutyForms::hasDrive,
+        name,
+        unit,
+        "not known",
+        p -> driveOf(p).motor() == null ? null : read.apply(motorOf(p)),
+        (p, v) -> withDrive(p, driveOf(p).withMotor(write.apply(motorOf(p), v))));
+  }
+
+  private static Motor motorOf(Project p) {
+    Motor motor = driveOf(p).motor();
+    return motor == null ? Motor.TYPICAL : motor;
   }
 
   private static boolean hasDrive(Project p) {
@@ -212,6 +247,11 @@ final class DutyForms {
         Unit.PERCENT,
         d -> d.habits().endOfLife(),
         (d, v) -> d.withHabits(d.habits().withEndOfLife(v)));
+    return form;
+  }
+
+  static Form limits(Session session) {
+    Form form = form(session);
     form.section("Limits, where they matter");
     form.optional(
         "Mass at most",

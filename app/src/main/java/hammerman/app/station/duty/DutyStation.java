@@ -9,6 +9,7 @@ import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.Slice;
 import hammerman.app.station.StationView;
+import hammerman.chain.Pull;
 import hammerman.chain.Speeds;
 import hammerman.duty.Duty;
 import hammerman.finding.Station;
@@ -20,6 +21,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -35,10 +37,17 @@ public final class DutyStation implements StationView {
   private final Views views = new Views();
   private final TaskView task;
   private final List<SpeedFigure> speeds;
+  private final List<PullFigure> pulls;
   private final VBox speedBox = new VBox(2);
+  private final VBox pullBox = new VBox(2);
+  private final WindowPicture window = new WindowPicture();
+  private final DutyTrace demand = new DutyTrace();
 
   /** A speed with the figure that shows it. */
   private record SpeedFigure(FigureView view, ToDoubleFunction<Speeds> value) {}
+
+  /** A figure of the motor's pull with what it shows. */
+  private record PullFigure(FigureView view, Function<Pull, String> value) {}
 
   public DutyStation(Bench bench) {
     Session session = bench.session();
@@ -49,14 +58,36 @@ public final class DutyStation implements StationView {
             speed(bench, "half charged", Speeds::middle),
             speed(bench, "nearly empty", Speeds::nearlyEmpty),
             speed(bench, "one group more", Speeds::perGroup));
+    pulls =
+        List.of(
+            pull(bench, "Torque at the wheel", k -> Figures.of(k.torque(), Unit.NEWTON_METRE)),
+            pull(bench, "Starts on a hill of", DutyStation::slope),
+            pull(bench, "Best current", DutyStation::best),
+            pull(bench, "Stalled, unlimited", k -> Figures.of(k.stall(), Unit.AMPERE)));
     FlowPane figures = new FlowPane(2, 2);
     figures.setPrefWrapLength(290);
     speeds.forEach(s -> figures.getChildren().add(s.view()));
+    FlowPane pullFigures = new FlowPane(2, 2);
+    pullFigures.setPrefWrapLength(290);
+    pulls.forEach(s -> pullFigures.getChildren().add(s.view()));
     speedBox.getChildren().add(figures);
-    VBox middle =
-        new VBox(10, DutyForms.drive(session).node(), speedBox, DutyForms.air(session).node());
-    Beside forms =
-        new Beside(DutyForms.machine(session).node(), middle, DutyForms.habits(session).node());
+    pullBox.getChildren().add(pullFigures);
+    VBox middle = new VBox(10, DutyForms.drive(session).node(), speedBox, pullBox);
+    demand.setMinSize(270, 130);
+    demand.setPrefHeight(170);
+    VBox.setVgrow(window, Priority.ALWAYS);
+    VBox.setVgrow(demand, Priority.ALWAYS);
+    Beside machine =
+        new Beside(
+            DutyForms.machine(session).node(),
+            middle,
+            new VBox(
+                8,
+                Page.heading("The machine's window, and the pack in it"),
+                window,
+                Page.heading("What is asked of it, in time"),
+                demand));
+    VBox.setVgrow(machine, Priority.ALWAYS);
     Label caution =
         new Label(
             "Local rules come first: what power and speed a machine may have, and where, is set by"
@@ -65,10 +96,17 @@ public final class DutyStation implements StationView {
     caution.setMinHeight(Label.USE_PREF_SIZE);
     caution.setMaxWidth(Double.MAX_VALUE);
     views
+        .add("Machine and limits", "machine", new VBox(12, beginning(session), machine), () -> {})
         .add(
-            "Machine and limits",
-            "machine",
-            new VBox(12, beginning(session), forms, caution),
+            "Use and limits",
+            "use",
+            new VBox(
+                12,
+                new Beside(
+                    DutyForms.air(session).node(),
+                    DutyForms.habits(session).node(),
+                    DutyForms.limits(session).node()),
+                caution),
             () -> {})
         .add("Task", "task", task, () -> {})
         .add("Replaces a lead battery", "lead", new LeadView(session), () -> {});
@@ -80,6 +118,30 @@ public final class DutyStation implements StationView {
         new FigureView(name, () -> bench.showWorking().accept(DutyWorkings::speeds)), value);
   }
 
+  private static PullFigure pull(Bench bench, String name, Function<Pull, String> value) {
+    return new PullFigure(
+        new FigureView(name, () -> bench.showWorking().accept(DutyWorkings::pull)), value);
+  }
+
+  private static String slope(Pull p) {
+    return p.slope().isEmpty()
+        ? "no vehicle"
+        : Double.isInfinite(p.slope().getAsDouble()) || p.slope().getAsDouble() > 9.99
+            ? "any"
+            : p.slope().getAsDouble() <= 0
+                ? "none"
+                : Figures.of(p.slope().getAsDouble(), Unit.PERCENT, 0);
+  }
+
+  private static String best(Pull p) {
+    return p.bestEfficiency() <= 0
+        ? "none"
+        : "%s, %s"
+            .formatted(
+                Figures.of(p.bestCurrent(), Unit.AMPERE),
+                Figures.of(p.bestEfficiency(), Unit.PERCENT, 0));
+  }
+
   @Override
   public Page page() {
     return page;
@@ -89,6 +151,12 @@ public final class DutyStation implements StationView {
   public void show(Forecast f) {
     Duty duty = f.design().duty();
     task.show(f);
+    window.show(f.chain());
+    demand.show(duty.task());
+    Optional<Pull> pull = Pull.of(f.chain());
+    pullBox.setVisible(pull.isPresent());
+    pullBox.setManaged(pull.isPresent());
+    pull.ifPresent(k -> pulls.forEach(s -> s.view().show(s.value().apply(k))));
     Optional<Speeds> known = Speeds.of(f.chain());
     speedBox.setVisible(known.isPresent());
     speedBox.setManaged(known.isPresent());
@@ -97,7 +165,7 @@ public final class DutyStation implements StationView {
             speeds.forEach(
                 s ->
                     s.view()
-                        .show(Figures.of(s.value().applyAsDouble(k), Unit.KILOMETRE_PER_HOUR))));
+                        .show(Figures.of(s.value().applyAsDouble(k), Unit.KILOMETRE_PER_HOUR, 1))));
     page.answer(
         "%s on one charge, %s for the heaviest ten minutes, %s at “%s”."
             .formatted(
@@ -118,6 +186,11 @@ public final class DutyStation implements StationView {
     Read the machine's limits off its controller: the voltage at which it cuts out, the highest it \
     survives, the battery current at full effort and at most, and what it pushes back when braking. \
     Motor constant, reduction and wheel tell the speed that a voltage buys.
+
+    The motor's resistance tells torque and hill: read it between two of its leads with a milliohm \
+    meter, or hold the rotor still for a second at a few amperes and divide volts by amperes. The \
+    current without load is what the battery meter shows at full speed with the wheel off the ground. \
+    The motor current that the controller allows stands in its settings; it is more than the battery's.
 
     Then say in Task what one charge must do: so many hours at so many watts, a distance, a round of \
     segments repeated, or a log of a real run. A segment's power is typed, or worked out from its slope; \
