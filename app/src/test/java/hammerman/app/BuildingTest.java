@@ -235,6 +235,25 @@ class BuildingTest extends AtTheDesk {
   }
 
   @Test
+  void aPackChargedSinceItsCellsWereReadIsNoFaultOnTheCard() {
+    open(Shipped.Example.TERRACE_BARROW);
+    desk.view(Station.BUILD, "probe");
+    for (int k = 0; k <= 13; k++) {
+      contact(k, Figures.plain(4.05 * k));
+    }
+    desk.until(() -> desk.text("#probe-verdict").startsWith("Every lead reads"));
+    for (int k = 1; k <= 13; k++) {
+      assertThat(desk.find("#contact-box-" + k, Node.class).getStyleClass())
+          .as("contact " + k)
+          .contains("good");
+    }
+    contact(5, "12.1");
+    desk.until(() -> !desk.text("#probe-verdict").startsWith("Every lead reads"));
+    assertThat(desk.find("#contact-box-5", Node.class).getStyleClass()).contains("bad");
+    assertThat(desk.find("#contact-box-9", Node.class).getStyleClass()).doesNotContain("bad");
+  }
+
+  @Test
   void aRunawayGroupIsStoppedAndTheChargerSwitchedOff() {
     open(Shipped.Example.TERRACE_BARROW);
     desk.view(Station.BUILD, "charge");

@@ -47,8 +47,13 @@ class ChoosingTest extends AtTheDesk {
     desk.keyIn("motor-turns", "60");
     desk.keyIn("reduction", "36");
     desk.keyIn("wheel-diameter", "40 cm");
+    desk.keyIn("motor-resistance", "0.15 ohm");
+    desk.keyIn("current-without-load", "1,2");
+    desk.keyIn("motor-current-most", "60");
+    desk.tabTo("view-machine");
+    desk.robot.push(KeyCode.RIGHT);
     desk.tabTo("view-use");
-    desk.keys(KeyCode.SPACE);
+    desk.robot.push(KeyCode.SPACE);
     desk.keyIn("hottest-in-use", "38");
     desk.keyIn("coldest-in-use", "8");
     desk.keyIn("coldest-charging", "12");
@@ -62,7 +67,7 @@ class ChoosingTest extends AtTheDesk {
     desk.keyIn("mass-at-most", "8");
     desk.keyIn("room-for-the-pack", "3,5");
     desk.keyIn("cells-cost-at-most", "480");
-    desk.tabTo("view-machine");
+    desk.tabTo("view-use");
     desk.robot.push(KeyCode.RIGHT);
     desk.tabTo("view-task");
     desk.robot.push(KeyCode.SPACE);

@@ -19,6 +19,11 @@ public record Expected(double value, double low, double high, Unit unit, String 
     }
   }
 
+  /** Returns the same of something that reads so many times as much. */
+  public Expected scaled(double by) {
+    return by == 1 ? this : new Expected(value * by, low * by, high * by, unit, why);
+  }
+
   /** Whether a reading (core's unit) is let pass. */
   public boolean takes(double reading) {
     return reading >= low && reading <= high;

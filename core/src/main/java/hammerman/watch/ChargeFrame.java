@@ -5,7 +5,7 @@ import java.util.Arrays;
 /**
  * What the BMS and the meter say at one moment of a charge.
  *
- * @param time since the charge began, s
+ * @param time by the clock of the device, s
  * @param groups voltage of each group from the negative end, V; not a number where none was read
  * @param pack voltage at the pack's ends, V; not a number if it was not read
  * @param current into the pack, A
@@ -27,6 +27,11 @@ public record ChargeFrame(
   @Override
   public double[] kelvin() {
     return kelvin.clone();
+  }
+
+  /** Returns the frame by a clock that began at a time of this one's. */
+  public ChargeFrame since(double origin) {
+    return new ChargeFrame(time - origin, groups, pack, current, kelvin);
   }
 
   /** Returns the highest group, V; not a number if none was read. */

@@ -52,6 +52,10 @@ public final class ChargeWatch {
   private final Charge forecast;
   private @Nullable ChargeFrame first;
   private @Nullable ChargeFrame last;
+
+  /** When current began to flow by the clock of the device, s; it may have run long before. */
+  private double begun = Double.NaN;
+
   private double charge;
   private @Nullable Call stop;
 
@@ -148,6 +152,9 @@ public final class ChargeWatch {
     } else {
       first = frame;
     }
+    if (Double.isNaN(begun) && frame.current() > endCurrent()) {
+      begun = frame.time();
+    }
     last = frame;
     Optional<Call> bad = judge(frame, was);
     if (bad.isPresent()) {
@@ -194,7 +201,7 @@ public final class ChargeWatch {
   }
 
   private boolean over(ChargeFrame f) {
-    return f.time() > 120
+    return f.time() - begun > 120
         && f.current() <= 1.2 * endCurrent()
         && f.highest() > limits.perGroup() - 0.15;
   }
@@ -354,11 +361,12 @@ public final class ChargeWatch {
                   .formatted(Figures.of(charge, Unit.AMPERE_HOUR)),
               Figures.of(limits.perGroup() - f.highest(), Unit.MILLIVOLT, 0)));
     }
-    if (f.time() > LONGER * forecast.time() + MINUTES && f.current() > 1.5 * endCurrent()) {
+    double taken = f.time() - begun;
+    if (taken > LONGER * forecast.time() + MINUTES && f.current() > 1.5 * endCurrent()) {
       return Optional.of(
           halt(
               "It has taken %s where the forecast has %s, and the current does not fall: the charger does not stop, or a cell leaks. Pull the plug."
-                  .formatted(Figures.duration(f.time()), Figures.duration(forecast.time())),
+                  .formatted(Figures.duration(taken), Figures.duration(forecast.time())),
               Figures.of(limits.perGroup() - f.highest(), Unit.MILLIVOLT, 0)));
     }
     return Optional.empty();

@@ -82,6 +82,29 @@ class ChargeWatchTest {
     assertThat(e.call().ended()).isTrue();
   }
 
+  /** A BMS counts from when it woke up, and the charger may be plugged in hours later. */
+  @Test
+  void aClockThatRanLongBeforeIsNoAlarm() {
+    Design d = level(Samples.barrow());
+    SimulatedPack pack = new SimulatedPack(d, 0.3, Fault.NONE, 0, 2);
+    ChargeWatch watch = ChargeWatch.of(Chain.of(d), 0.3);
+    pack.hear(PackLine.write(new PackLine.Plug(true)));
+    ChargeWatch.Call call = watch.silent(0);
+    for (double t = 0; t < LONGEST && !call.ended() && !call.stop(); t += SimulatedPack.EVERY) {
+      for (String line : pack.advance(SimulatedPack.EVERY)) {
+        if (PackLine.read(line) instanceof PackLine.Frame f) {
+          if (t == 0) {
+            ChargeFrame still = f.frame();
+            call = watch.take(new ChargeFrame(7, still.groups(), still.pack(), 0, still.kelvin()));
+          }
+          call = watch.take(f.frame().since(-40_000));
+        }
+      }
+    }
+    assertThat(call.stop()).as(call.say()).isFalse();
+    assertThat(call.ended()).isTrue();
+  }
+
   @ParameterizedTest
   @EnumSource(
       value = Fault.class,

@@ -33,6 +33,9 @@ final class ChargeView extends StackPane {
   private final ChoiceBox<Fault> fault = new ChoiceBox<>();
   private final List<ChargeFrame> frames = new ArrayList<>();
 
+  /** Where the clock of the device stood at the first frame, s. */
+  private double origin;
+
   /** Real seconds without a line after which nobody watches. */
   private final PauseTransition silence =
       new PauseTransition(Duration.seconds(ChargeWatch.SILENCE));
@@ -172,18 +175,22 @@ final class ChargeView extends StackPane {
       return;
     }
     silence.playFromStart();
-    frames.add(f.frame());
+    if (frames.isEmpty()) {
+      origin = f.frame().time();
+    }
+    ChargeFrame frame = f.frame().since(origin);
+    frames.add(frame);
     picture.show(frames);
     facts.setText(
         Figures.unbroken(
             "%s in, %s; highest group %s, lowest %s, %s."
                 .formatted(
-                    Figures.duration(f.frame().time()),
+                    Figures.duration(frame.time()),
                     Figures.of(w.charge(), Unit.AMPERE_HOUR),
                     Figures.of(f.frame().highest(), Unit.VOLT, 3),
                     Figures.of(f.frame().lowest(), Unit.VOLT, 3),
                     Figures.of(f.frame().warmest(), Unit.CELSIUS, 1))));
-    hear(w.take(f.frame()));
+    hear(w.take(frame));
   }
 
   private void hear(ChargeWatch.@Nullable Call c) {

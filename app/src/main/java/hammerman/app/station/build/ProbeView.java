@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -25,6 +26,14 @@ import org.jspecify.annotations.Nullable;
 
 /** The balance plug with a place for each reading, and a verdict as it is typed. */
 final class ProbeView extends StackPane {
+  /** So many readings tell how full the pack is. */
+  private static final int ENOUGH = 4;
+
+  /** Further off than from empty to full it is a fault and no other state of charge. */
+  private static final double LEAST_LEVEL = 0.8;
+
+  private static final double MOST_LEVEL = 1.25;
+
   private final BuildState state;
   private final PackDesk desk;
   private final TilePane contacts = new TilePane(8, 6);
@@ -87,8 +96,6 @@ final class ProbeView extends StackPane {
       point(0);
     }
     for (int k = 0; k < leads; k++) {
-      Optional<Step> step = s.progress().procedure().step("probe." + k);
-      all.get(k).expects().setText(step.flatMap(Step::expects).map(ProbeView::expected).orElse(""));
       Progress.Mark mark = s.progress().marks().get("probe." + k);
       Fact<StepRecord> fact = mark == null ? null : mark.fact();
       Double kept = fact == null ? null : fact.value().reading();
@@ -164,9 +171,16 @@ final class ProbeView extends StackPane {
     }
     int typed = (int) Arrays.stream(read).filter(v -> !Double.isNaN(v)).count();
     boolean whole = typed == read.length;
+    double level = level(s);
     for (int k = 0; k < read.length; k++) {
       double v = read[k];
-      Optional<Expected> e = s.progress().procedure().step("probe." + k).flatMap(Step::expects);
+      Optional<Expected> e =
+          s.progress()
+              .procedure()
+              .step("probe." + k)
+              .flatMap(Step::expects)
+              .map(x -> x.scaled(level));
+      all.get(k).expects().setText(e.map(ProbeView::expected).orElse(""));
       HBox box = all.get(k).box();
       box.getStyleClass().removeAll("good", "bad");
       if (!Double.isNaN(v) && e.isPresent()) {
@@ -188,6 +202,11 @@ final class ProbeView extends StackPane {
       ProbeCard card = ProbeCard.of(s.forecast().design(), read);
       verdict.setText(Figures.unbroken(card.words()));
       verdict.getStyleClass().add(card.isSound() ? "good" : "bad");
+      all.forEach(
+          c -> {
+            c.box().getStyleClass().removeAll("good", "bad");
+            c.box().getStyleClass().add("good");
+          });
       card.all().stream()
           .flatMap(f -> f.leads().stream())
           .distinct()
@@ -198,6 +217,33 @@ final class ProbeView extends StackPane {
                 all.get(k).box().getStyleClass().add("bad");
               });
     }
+  }
+
+  /**
+   * How full the pack is against what was taken, by what was read so far: the middle of each
+   * reading over what it should be. The cells may have been charged since they were read one by
+   * one.
+   */
+  private double level(BuildState.Shown s) {
+    double[] of =
+        IntStream.range(1, read.length)
+            .filter(k -> !Double.isNaN(read[k]))
+            .mapToDouble(
+                k ->
+                    s.progress()
+                        .procedure()
+                        .step("probe." + k)
+                        .flatMap(Step::expects)
+                        .map(e -> read[k] / e.value())
+                        .orElse(Double.NaN))
+            .filter(Double::isFinite)
+            .sorted()
+            .toArray();
+    if (of.length < ENOUGH) {
+      return 1;
+    }
+    double middle = of[of.length / 2];
+    return middle > LEAST_LEVEL && middle < MOST_LEVEL ? middle : 1;
   }
 
   /** Keeps all readings as the steps that they are. */

@@ -1,6 +1,7 @@
 package hammerman.app.station.duty;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.Facts;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.Following;
 import hammerman.app.control.Views;
@@ -40,6 +41,7 @@ public final class DutyStation implements StationView {
   private final List<PullFigure> pulls;
   private final VBox speedBox = new VBox(2);
   private final VBox pullBox = new VBox(2);
+  private final Facts year = new Facts("fact-name", "fact-value", "answer");
   private final WindowPicture window = new WindowPicture();
   private final DutyTrace demand = new DutyTrace();
 
@@ -96,7 +98,7 @@ public final class DutyStation implements StationView {
     caution.setMinHeight(Label.USE_PREF_SIZE);
     caution.setMaxWidth(Double.MAX_VALUE);
     views
-        .add("Machine and limits", "machine", new VBox(12, beginning(session), machine), () -> {})
+        .add("Machine", "machine", new VBox(12, beginning(session), machine), () -> {})
         .add(
             "Use and limits",
             "use",
@@ -106,6 +108,8 @@ public final class DutyStation implements StationView {
                     DutyForms.air(session).node(),
                     DutyForms.habits(session).node(),
                     DutyForms.limits(session).node()),
+                Page.heading("What that comes to in a year"),
+                year,
                 caution),
             () -> {})
         .add("Task", "task", task, () -> {})
@@ -121,6 +125,30 @@ public final class DutyStation implements StationView {
   private static PullFigure pull(Bench bench, String name, Function<Pull, String> value) {
     return new PullFigure(
         new FigureView(name, () -> bench.showWorking().accept(DutyWorkings::pull)), value);
+  }
+
+  /** How often, how long and how much, and how it stands for the rest of the year. */
+  private static List<List<String>> year(Forecast f) {
+    Duty duty = f.design().duty();
+    double year = Unit.YEAR.toCore(1);
+    double charges = duty.habits().meanCycles() * year;
+    double use = Math.min(year, charges * f.duty().endTime());
+    double energy = charges * f.duty().totals().energyOut();
+    double moved = charges * f.duty().totals().delivered() / f.design().pack().capacity();
+    return List.of(
+        List.of("Charges", Figures.number(charges), "each for this duty once"),
+        List.of("In use", Figures.of(use, Unit.HOUR), ""),
+        List.of("Energy out", Figures.of(energy, Unit.KILOWATT_HOUR), ""),
+        List.of(
+            "Charge moved", Figures.number(moved), "equivalent full cycles; what cycling wears"),
+        List.of(
+            "Stands",
+            Figures.of(1 - use / year, Unit.PERCENT, 0),
+            "of the time, at %s charge and %s to %s; what time alone wears"
+                .formatted(
+                    Figures.of(duty.habits().storageSoc(), Unit.PERCENT, 0),
+                    Figures.of(duty.surroundings().coldestStored(), Unit.CELSIUS, 0),
+                    Figures.of(duty.surroundings().hottestStored(), Unit.CELSIUS, 0))));
   }
 
   private static String slope(Pull p) {
@@ -152,6 +180,7 @@ public final class DutyStation implements StationView {
     Duty duty = f.design().duty();
     task.show(f);
     window.show(f.chain());
+    year.show(year(f));
     demand.show(duty.task());
     Optional<Pull> pull = Pull.of(f.chain());
     pullBox.setVisible(pull.isPresent());

@@ -61,7 +61,7 @@ final class WindowPicture extends Picture {
         TOP,
         x.at(machine.maximumVoltage()) - x.at(machine.cutOutVoltage()),
         foot - TOP);
-    new Plot(pen, x, new Scale(0, 1, foot, TOP)).horizontal("Voltage of the pack, V");
+    new Plot(pen, x, new Scale(0, 1, foot, TOP)).horizontal("V");
     for (int k = 0; k < ranges.size(); k++) {
       row(pen, x, ranges.get(k), TOP + row * (k + 0.5), Math.min(16, row * 0.5), machine);
     }
