@@ -95,7 +95,9 @@ class ChargeWatchTest {
         if (PackLine.read(line) instanceof PackLine.Frame f) {
           if (t == 0) {
             ChargeFrame still = f.frame();
-            call = watch.take(new ChargeFrame(7, still.groups(), still.pack(), 0, still.kelvin()));
+            call =
+                watch.take(
+                    new ChargeFrame(39_999, still.groups(), still.pack(), 0, still.kelvin()));
           }
           call = watch.take(f.frame().since(-40_000));
         }
