@@ -65,30 +65,6 @@ class PicturesTest extends AtTheDesk {
   }
 
   @Test
-  void everyStationDrawsCellsOfEveryKindAtEverySize() {
-    desk.example();
-    var cells = Shipped.cells().cells();
-    for (int k = 0; k < cells.size(); k += 3) {
-      var cell = cells.get(k);
-      edit(Shipped.terraceBarrow().design().withCell(cell));
-      for (Station station : Station.values()) {
-        desk.go(station);
-      }
-    }
-    for (double[] size : new double[][] {{960, 620}, {1100, 780}, {1280, 800}}) {
-      Desk.fx(
-          () -> {
-            desk.stage.setWidth(size[0]);
-            desk.stage.setHeight(size[1]);
-            return null;
-          });
-      for (Station station : Station.values()) {
-        desk.go(station);
-      }
-    }
-  }
-
-  @Test
   void designsAtTheirLimitsAreDrawn() {
     desk.example();
     Design d = Shipped.terraceBarrow().design();

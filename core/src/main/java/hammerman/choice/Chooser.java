@@ -36,6 +36,14 @@ import java.util.Set;
 
 /** One selection under way. */
 final class Chooser {
+  /** A charge takes so much longer than at full current all the way; usual of a CC/CV charge. */
+  private static final double TAPER = 1.15;
+
+  /** A pack is charged overnight unless it is needed sooner, s. */
+  private static final double NIGHT = 10 * 3600.0;
+
+  private static final double SHORTEST = 3600;
+
   /** Energy of the machine's capacitors from which a pre-charge is chosen, J. */
   private static final double SPARK_ENERGY = 0.5;
 
@@ -106,10 +114,15 @@ final class Chooser {
     }
     var pack = design.pack();
     double kind = pack.parallel() * pack.cell().currents().standardCharge();
+    List<ChargerSize> gentle = parts.chargers().stream().filter(c -> c.current() <= kind).toList();
+    double there = chargingTime();
     Ladder<ChargerSize> ladder =
         Ladder.climb(
-            parts.chargers().reversed(),
-            c -> c.current() > kind ? "above the " + amperes(kind) + " that is kind to them" : "");
+            gentle.isEmpty() ? parts.chargers().subList(0, 1) : gentle,
+            c ->
+                fillTime(c.current()) > there
+                    ? "not done in the " + Figures.duration(there) + " that there are"
+                    : "");
     boolean keep = now.voltage() <= highest + 1e-6 && chain.ceiling() >= LOW_CEILING;
     ChargePlan plan =
         now.withVoltage(keep ? now.voltage() : highest).withCurrent(ladder.taken().current());
@@ -123,13 +136,26 @@ final class Chooser {
                 amperes(kind),
                 amperes(pack.parallel() * pack.cell().currents().fastCharge()),
                 amperes(plan.current()),
-                Figures.duration(3600 * 1.15 * pack.capacity() / plan.current())),
-        ladder.larger() == null
-            ? ""
-            : amperes(ladder.larger().current()) + " would take longer and spare nothing.",
+                Figures.duration(fillTime(plan.current()))),
         ladder.smaller() == null
             ? ""
-            : amperes(ladder.smaller().current()) + " is " + ladder.objection() + ".");
+            : amperes(ladder.smaller().current()) + " is " + ladder.objection() + ".",
+        ladder.larger() == null
+            ? ""
+            : amperes(ladder.larger().current()) + " is quicker than it need be, and less kind.");
+  }
+
+  /** Time that a charger takes for the whole pack, s; the last part goes ever slower. */
+  private double fillTime(double current) {
+    return 3600 * TAPER * design.pack().capacity() / current;
+  }
+
+  /** Time there is to charge, s: from one use to the next, and no longer than a night. */
+  private double chargingTime() {
+    double uses = design.duty().habits().cycles();
+    double between =
+        uses > 0 ? 1 / uses - design.duty().task().load().duration() : Double.POSITIVE_INFINITY;
+    return Math.clamp(between, SHORTEST, NIGHT);
   }
 
   private static String chargerText(ChargePlan plan) {

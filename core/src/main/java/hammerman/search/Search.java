@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 
@@ -75,6 +76,43 @@ public record Search(List<Candidate> candidates, int tried) {
       }
     }
     return new Search(ranked(found, weights), tried);
+  }
+
+  /**
+   * Returns the knee of the trade of mass for life: of the candidates that nothing beats in both,
+   * the one farthest from the line between the lightest and the one that lives longest, each scaled
+   * to its range (Das 1999, "On characterizing the knee of the Pareto curve", eq. 1).
+   *
+   * @return empty if none lies above that line
+   */
+  public Optional<Candidate> knee() {
+    List<Candidate> front = new ArrayList<>();
+    double longest = Double.NEGATIVE_INFINITY;
+    for (Candidate c :
+        candidates.stream()
+            .sorted(
+                Comparator.comparingDouble(Candidate::mass)
+                    .thenComparing(Comparator.comparingDouble(Candidate::years).reversed()))
+            .toList()) {
+      if (c.years() > longest) {
+        front.add(c);
+        longest = c.years();
+      }
+    }
+    if (front.size() < 3) {
+      return Optional.empty();
+    }
+    Candidate first = front.getFirst();
+    Candidate last = front.getLast();
+    return front.subList(1, front.size() - 1).stream()
+        .filter(c -> gain(first, c, last) > 0)
+        .max(Comparator.comparingDouble(c -> gain(first, c, last)));
+  }
+
+  /** Share of the years gained less the share of the mass paid for them. */
+  private static double gain(Candidate first, Candidate c, Candidate last) {
+    return (c.years() - first.years()) / (last.years() - first.years())
+        - (c.mass() - first.mass()) / (last.mass() - first.mass());
   }
 
   /** Returns the same candidates ranked by other weights, without searching again. */

@@ -14,6 +14,7 @@ import hammerman.guard.Guard.Part;
 import hammerman.guard.Parts;
 import hammerman.guard.Precharge;
 import hammerman.project.Shipped;
+import hammerman.unit.Unit;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -135,5 +136,22 @@ class SelectionTest {
     assertThat(eighty.onward().endTime()).isLessThan(ninety.onward().endTime());
     assertThat(onTheDay.onward().endTime()).isEqualTo(full.onward().endTime());
     assertThat(onTheDay.life().years()).isGreaterThan(full.life().years());
+  }
+
+  /** The weakest charger that is done before the pack is wanted again, and no less kind to it. */
+  @ParameterizedTest
+  @CsvSource({"4, 10", "14, 10", "30, 1.27"})
+  void theChargerFollowsFromTheHoursThereAre(double perWeek, double hours) {
+    Design d = Samples.barrow();
+    d =
+        d.withDuty(
+            d.duty().withHabits(d.duty().habits().withCycles(Unit.PER_WEEK.toCore(perWeek))));
+    double chosen = Selection.of(d, PARTS).guard().charge().current();
+    double kind = d.pack().parallel() * d.pack().cell().currents().standardCharge();
+    assertThat(chosen).isLessThanOrEqualTo(kind);
+    double least = 1.15 * d.pack().capacity() / hours;
+    assertThat(PARTS.chargers())
+        .as("weaker than %s A and done in %s h", chosen, hours)
+        .noneMatch(c -> c.current() < chosen && c.current() >= least * 1.01);
   }
 }

@@ -15,6 +15,7 @@ import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.project.Shipped;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
@@ -205,5 +206,47 @@ class SearchTest {
     Schools.Contest volts = schools.contests().get(1);
     assertThat(volts.one().best().orElseThrow().design().pack().series()).isEqualTo(13);
     assertThat(volts.other().best().orElseThrow().design().pack().series()).isEqualTo(12);
+  }
+
+  /** The knee, worked out apart: the largest area of the triangle with both ends of the front. */
+  @Test
+  void theKneeIsFarthestFromTheLineBetweenLightestAndLongestLived() {
+    assertThat(knee(Search.of(barrow, few, Weights.EVEN))).isFalse();
+    assertThat(knee(Search.of(barrow, Shipped.cells(), Weights.EVEN))).isTrue();
+  }
+
+  /** Whether there is one; it is the right one. */
+  private static boolean knee(Search search) {
+    List<Candidate> front = new ArrayList<>();
+    for (Candidate c : search.candidates()) {
+      boolean beaten =
+          search.candidates().stream()
+              .anyMatch(
+                  o ->
+                      o.mass() <= c.mass()
+                          && o.years() >= c.years()
+                          && (o.mass() < c.mass() || o.years() > c.years()));
+      if (!beaten) {
+        front.add(c);
+      }
+    }
+    front.sort(Comparator.comparingDouble(Candidate::mass));
+    assertThat(front).hasSizeGreaterThan(2);
+    Candidate a = front.getFirst();
+    Candidate b = front.getLast();
+    Candidate best = a;
+    double most = 0;
+    for (Candidate c : front) {
+      double area =
+          (b.mass() - a.mass()) * (c.years() - a.years())
+              - (b.years() - a.years()) * (c.mass() - a.mass());
+      if (area > most) {
+        most = area;
+        best = c;
+      }
+    }
+    assertThat(search.knee().map(c -> name(c.design())).orElse(""))
+        .isEqualTo(most > 0 ? name(best.design()) : "");
+    return most > 0;
   }
 }

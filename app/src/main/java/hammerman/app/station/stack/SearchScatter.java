@@ -7,20 +7,24 @@ import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.pack.Pack;
 import hammerman.search.Candidate;
+import hammerman.search.Search;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Every stack that serves, by mass and life; those that nothing beats in everything are filled. */
 final class SearchScatter extends Picture {
   private static final int NAMED = 2;
 
+  private @Nullable Candidate knee;
   private List<Candidate> candidates = List.of();
 
   SearchScatter() {
     super("Stacks that serve the duty, by mass and life");
   }
 
-  void show(List<Candidate> value) {
-    candidates = value;
+  void show(Search search) {
+    candidates = search.candidates();
+    knee = search.knee().orElse(null);
     redraw();
   }
 
@@ -40,6 +44,13 @@ final class SearchScatter extends Picture {
       Pack pack = c.design().pack();
       String name = c.counts() + " " + pack.cell().name();
       pen.beside(Role.INK, Pen.TEXT, x.at(c.mass()), y.at(c.years()), 8, name);
+    }
+    Candidate knee = this.knee;
+    if (knee != null) {
+      double px = x.at(knee.mass());
+      double py = y.at(knee.years());
+      pen.ring(Role.HOT, 1.6, px, py, 8);
+      pen.beside(Role.HOT, Pen.TEXT, px, py - 14, 6, "knee: " + knee.counts());
     }
     for (Candidate c : candidates) {
       double px = x.at(c.mass());

@@ -137,6 +137,8 @@ final class SearchView extends VBox {
     top.setRowValignment(VPos.CENTER);
     words.getStyleClass().add("answer");
     words.setId("search-found");
+    words.setWrapText(true);
+    words.setMinHeight(USE_PREF_SIZE);
     Button make = new Button("Make it a variant");
     make.setId("make-variant");
     make.getStyleClass().addAll("plain", "small");
@@ -271,11 +273,17 @@ final class SearchView extends VBox {
         search.candidates().isEmpty()
             ? "None of %d pairs serves the duty within its limits. Ease the mass, room or budget, or the duty."
                 .formatted(search.tried())
-            : "%d of %d pairs serve; ● nothing beats it in everything. Enter makes a variant."
-                .formatted(search.candidates().size(), search.tried()));
+            : "%d of %d pairs serve; ● nothing beats it in everything. Enter makes a variant.%s"
+                .formatted(
+                    search.candidates().size(),
+                    search.tried(),
+                    search
+                        .knee()
+                        .map(k -> " Beyond " + name(k) + " each year costs more mass.")
+                        .orElse("")));
     table.show(
         search.candidates().stream().sorted(Comparator.comparingDouble(Candidate::score)).toList());
-    scatter.show(search.candidates());
+    scatter.show(search);
     found.accept(search);
   }
 
