@@ -11,6 +11,7 @@ public final class PlainButton extends Button {
   public PlainButton(String words, String id, Runnable action) {
     super(words);
     setId(id);
+    setMinWidth(USE_PREF_SIZE);
     getStyleClass().addAll("plain", "small");
     setOnAction(e -> action.run());
   }

@@ -91,7 +91,7 @@ final class ChargingView extends VBox {
     VBox right = new VBox(8, Page.heading("From where the duty ends, by charger"), chargers);
     right.setMinWidth(340);
     schools.setId("ceilings");
-    schools.setHgap(28);
+    schools.setHgap(14);
     schools.setVgap(6);
     Label caution =
         new Label(
@@ -174,6 +174,7 @@ final class ChargingView extends VBox {
       Button take = new Button("Charge this way");
       take.setId("ceiling-" + row);
       take.getStyleClass().addAll("plain", "small");
+      take.setMinWidth(USE_PREF_SIZE);
       take.setAccessibleText("Charge this way: " + c.name());
       take.setOnAction(
           e ->
@@ -206,6 +207,7 @@ final class ChargingView extends VBox {
   private static Label styled(String text, String style) {
     Label label = new Label(text);
     label.getStyleClass().add(style);
+    label.setMinWidth(USE_PREF_SIZE);
     return label;
   }
 

@@ -28,7 +28,6 @@ import javafx.scene.control.Slider;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -39,39 +38,38 @@ final class SearchView extends VBox {
 
   private static final List<Column<Candidate>> COLUMNS =
       List.of(
-          Column.<Candidate>words(
-                  "Cell", 140, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name())
-              .inLines(),
+          Column.words(
+              "Cell", 166, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
           Column.figures(
               "Counts",
-              58,
+              54,
               Candidate::counts,
               Comparator.comparingInt(c -> c.design().pack().cells())),
           Column.figures(
               "Wh",
-              58,
+              54,
               c -> Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
               Comparator.comparingDouble(c -> -c.design().pack().energy())),
           Column.figures(
-              "kg", 58, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
+              "kg", 54, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
           Column.figures(
               "Cost",
-              58,
+              54,
               c -> Figures.fixed(c.cost(), 0),
               Comparator.comparingDouble(Candidate::cost)),
           Column.figures(
               "Years",
-              58,
+              54,
               c -> Figures.fixed(c.years(), 1),
               Comparator.comparingDouble(c -> -c.years())),
           Column.figures(
               "Left",
-              58,
+              54,
               c -> Figures.of(c.margin(), Unit.PERCENT, 0),
               Comparator.comparingDouble(c -> -c.margin())),
           Column.figures(
               "Hottest",
-              58,
+              54,
               c -> Figures.of(c.peakTemperature(), Unit.CELSIUS, 0),
               Comparator.comparingDouble(Candidate::peakTemperature)),
           Column.figures(
@@ -158,9 +156,9 @@ final class SearchView extends VBox {
     VBox.setVgrow(scatter, Priority.ALWAYS);
     scatter.setMinHeight(120);
     scatter.setPrefHeight(190);
-    Region spring = new Region();
-    HBox.setHgrow(spring, Priority.ALWAYS);
-    HBox said = new HBox(12, words, spring, make);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    words.setMaxWidth(Double.MAX_VALUE);
+    HBox said = new HBox(12, words, make);
     said.setStyle("-fx-alignment: center-left;");
     getChildren().addAll(top, said, table, scatter);
   }
