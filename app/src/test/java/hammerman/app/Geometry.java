@@ -9,10 +9,14 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
@@ -27,7 +31,11 @@ final class Geometry {
   private final double scale;
 
   /** Words that are seen, and where. */
-  private record Shown(String text, Bounds at) {}
+  private record Shown(String text, Bounds at, @Nullable Control owner) {}
+
+  private final List<Control> controls = new ArrayList<>();
+  private final List<Bounds> rims = new ArrayList<>();
+  private @Nullable Control owner;
 
   private Geometry(double scale) {
     this.scale = scale;
@@ -42,6 +50,7 @@ final class Geometry {
     Geometry g = new Geometry(scale);
     g.walk(scene.getRoot(), scene.getRoot().getLayoutBounds(), false);
     g.overlaps();
+    g.covered();
     return g.faults;
   }
 
@@ -57,13 +66,23 @@ final class Geometry {
     switch (node) {
       case Picture p -> picture(p, within, scrolls);
       case Text t -> words(t.getText(), t.localToScene(t.getLayoutBounds()), within, scrolls);
+      case ButtonBase b -> {
+        cut(b);
+        control(b, within, scrolls);
+      }
       case Labeled l -> cut(l);
       case ScrollBar b -> sideways(b);
+      case TextInputControl c -> control(c, within, scrolls);
+      case ChoiceBox<?> c -> control(c, within, scrolls);
       default -> {}
     }
     if (node instanceof TextField f && f.getTooltip() != null) {
       // What a user typed has no bound; it is told whole when one points at it.
       return;
+    }
+    Control outer = owner;
+    if (outer == null && takesInput(node)) {
+      owner = (Control) node;
     }
     boolean moves = scrolls || node instanceof ScrollPane || node instanceof VirtualFlow<?>;
     if (node instanceof Parent parent) {
@@ -71,6 +90,28 @@ final class Geometry {
         walk(child, within, moves);
       }
     }
+    owner = outer;
+  }
+
+  private static boolean takesInput(Node node) {
+    return node instanceof TextInputControl
+        || node instanceof ChoiceBox<?>
+        || node instanceof ButtonBase;
+  }
+
+  /** Keeps where a control is, to hold words against it that are not its own. */
+  private void control(Control c, Bounds clip, boolean scrolls) {
+    Bounds at = c.localToScene(c.getLayoutBounds());
+    Bounds seen = both(at, clip);
+    if (scrolls && seen.getHeight() <= 0) {
+      return;
+    }
+    if (at.getMinX() < clip.getMinX() - SLACK * scale
+        || at.getMaxX() > clip.getMaxX() + SLACK * scale) {
+      faults.add("outside: " + c);
+    }
+    controls.add(c);
+    rims.add(seen);
   }
 
   /** A page may be longer than the window, not wider. */
@@ -112,7 +153,7 @@ final class Geometry {
       faults.add("below or above what is seen: " + text);
     }
     if (seen.getWidth() > 0 && seen.getHeight() > 0) {
-      shown.add(new Shown(text, seen));
+      shown.add(new Shown(text, seen, owner));
     }
   }
 
@@ -123,6 +164,21 @@ final class Geometry {
         Bounds common = both(shown.get(a).at(), shown.get(b).at());
         if (common.getWidth() > slack && common.getHeight() > slack) {
           faults.add("“%s” over “%s”".formatted(shown.get(a).text(), shown.get(b).text()));
+        }
+      }
+    }
+  }
+
+  /** No words of others lie over a control, or under it. */
+  private void covered() {
+    double slack = SLACK * scale;
+    for (int k = 0; k < controls.size(); k++) {
+      for (Shown s : shown) {
+        Bounds common = both(rims.get(k), s.at());
+        if (!controls.get(k).equals(s.owner())
+            && common.getWidth() > slack
+            && common.getHeight() > slack) {
+          faults.add("“%s” at the control %s".formatted(s.text(), controls.get(k).getId()));
         }
       }
     }

@@ -26,6 +26,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Font;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,6 +43,12 @@ public final class Form {
 
   /** A field of words grows with them to this width, px. */
   private static final double MOST_WORDS = 190;
+
+  /** How the sheet of styles writes a choice. */
+  private static final Font CHOSEN = Font.font("Chivo", 13);
+
+  /** Room for the arrow of a choice and its rims, px. */
+  private static final double ARROW = 44;
 
   private final Session session;
   private final Station station;
@@ -206,12 +213,17 @@ public final class Form {
     box.setId(id(name));
     box.setConverter(new InWords<>(words));
     box.setMaxWidth(Double.MAX_VALUE);
-    box.setMinWidth(Region.USE_PREF_SIZE);
     HBox.setHgrow(box, Priority.ALWAYS);
     boolean[] showing = {false};
     box.valueProperty()
         .addListener(
             (o, was, is) -> {
+              if (is != null) {
+                // As wide as what is chosen; the widest of all would push others away.
+                double wide = WordWidth.of(words.apply(is), CHOSEN) + ARROW;
+                box.setMinWidth(wide);
+                box.setPrefWidth(wide);
+              }
               if (!showing[0] && is != null) {
                 session.edit(name, station, p -> write.apply(p, is));
               }

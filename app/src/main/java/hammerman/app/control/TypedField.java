@@ -7,7 +7,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.text.Text;
 
 /**
  * A field that takes what people type: it keeps what was typed until it is understood, and says why
@@ -85,9 +84,8 @@ public class TypedField extends TextField {
   }
 
   private void fit() {
-    Text words = new Text(getText().isEmpty() ? getPromptText() : getText());
-    words.setFont(getFont());
-    double wanted = Math.ceil(words.getLayoutBounds().getWidth()) + RIMS;
+    double wanted =
+        WordWidth.of(getText().isEmpty() ? getPromptText() : getText(), getFont()) + RIMS;
     double width = Math.clamp(wanted, narrowest, widest);
     setMinWidth(width);
     setPrefWidth(width);

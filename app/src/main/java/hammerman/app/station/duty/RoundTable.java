@@ -37,6 +37,9 @@ import javafx.scene.layout.VBox;
  * its place.
  */
 final class RoundTable extends VBox {
+  /** Width of a button with a sign, px. */
+  private static final double SIGN = 26;
+
   private static final String[] HEADS = {
     "Segment", "km/h", "For", "Slope %", "Load kg", "W", "", "", "", "", ""
   };
@@ -140,6 +143,7 @@ final class RoundTable extends VBox {
   private static Button small(String text, String spoken) {
     Button button = new Button(text);
     button.getStyleClass().addAll("plain", "small");
+    button.setMinWidth(Button.USE_PREF_SIZE);
     button.setAccessibleText(spoken);
     return button;
   }
@@ -250,6 +254,9 @@ final class RoundTable extends VBox {
 
     private Button button(int column, String sign, String spoken, Runnable action) {
       Button button = small(sign, spoken);
+      button.getStyleClass().add("sign");
+      button.setMinWidth(SIGN);
+      button.setPrefWidth(SIGN);
       button.setId(Form.id(spoken));
       button.setOnAction(e -> action.run());
       grid.add(button, column, k + 1);

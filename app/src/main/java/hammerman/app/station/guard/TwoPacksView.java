@@ -1,5 +1,6 @@
 package hammerman.app.station.guard;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.Form;
 import hammerman.app.control.Views;
@@ -46,7 +47,7 @@ final class TwoPacksView extends VBox {
           "One pack works alone. A second gives more voltage in series, or more range in parallel,"
               + " by diodes, or as a reserve; it begins as a copy of the first, with parts of its"
               + " own, and both are then judged alike.");
-  private final HBox body;
+  private final Beside body;
 
   private static VBox fuse(GuardForms forms) {
     return new VBox(8, forms.fuses(), forms.wire(), forms.connectors(), forms.ownLeads());
@@ -68,7 +69,6 @@ final class TwoPacksView extends VBox {
     VBox results = new VBox(8, words, facts, picture);
     VBox.setVgrow(picture, Priority.ALWAYS);
     picture.setPrefHeight(260);
-    HBox.setHgrow(results, Priority.ALWAYS);
     GuardForms forms = new GuardForms(session, parts, PackGuard.SECOND);
     ChargeForms charging = new ChargeForms(session, parts, PackGuard.SECOND);
     Views sides = new Views();
@@ -77,9 +77,8 @@ final class TwoPacksView extends VBox {
         .add("BMS", "second-bms", forms.protection(), () -> {})
         .add("Fuse", "second-fuse", fuse(forms), () -> {})
         .add("Charge", "second-charge", new VBox(8, charging.charger(), charging.port()), () -> {});
-    sides.setMinWidth(300);
-    sides.setMaxWidth(300);
-    body = new HBox(28, sides, results);
+    sides.setPrefWidth(300);
+    body = new Beside(sides, results);
     VBox.setVgrow(body, Priority.ALWAYS);
     Label caution =
         new Label(

@@ -32,6 +32,9 @@ import org.jspecify.annotations.Nullable;
  * The runs: a list, and the one chosen with its log over the forecast and what was written down.
  */
 final class RunsView extends StackPane {
+  /** The list takes no more than it needs; the run is what is looked at. */
+  private static final double LIST = 400;
+
   private static final DateTimeFormatter TIME =
       DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -64,9 +67,9 @@ final class RunsView extends StackPane {
                     r -> air(r.run().value().sheet()),
                     Comparator.comparingDouble(
                         r -> r.run().value().sheet().figure(RunCondition.AIR).orElse(0))),
-                Column.words(
-                    "Struck out", 78, r -> r.run().strike().map(Strike::reason).orElse(""))));
-    table.setPrefWidth(470);
+                Column.<Row>words(
+                        "Struck", 62, r -> r.run().strike().map(Strike::reason).orElse(""))
+                    .inLines()));
     table.setMinHeight(150);
     VBox.setVgrow(table, Priority.ALWAYS);
     table.chosenProperty().addListener((o, was, is) -> chosen(is));
@@ -89,7 +92,7 @@ final class RunsView extends StackPane {
     caution.setWrapText(true);
     caution.setMinHeight(USE_PREF_SIZE);
     VBox list = new VBox(8, table, caution);
-    list.setPrefWidth(470);
+    list.setPrefWidth(LIST);
     Beside runs = new Beside(list, new RunPanel(bench, state));
     VBox.setVgrow(runs, Priority.ALWAYS);
     getChildren().add(new VBox(8, importer, more, runs));

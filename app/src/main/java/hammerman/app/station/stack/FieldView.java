@@ -82,7 +82,7 @@ final class FieldView extends HBox {
             build().node(),
             new VBox(4, Page.heading("One step away"), steps));
     right.setMinWidth(292);
-    right.setMaxWidth(292);
+    right.setMaxWidth(330);
     getChildren().addAll(map, right);
   }
 
