@@ -10,6 +10,7 @@ import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.session.Workshop;
 import hammerman.app.shell.Frame;
+import hammerman.app.station.StationView;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Finding;
 import hammerman.finding.Station;
@@ -20,6 +21,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.function.BiConsumer;
 import javafx.event.Event;
 import javafx.event.EventType;
 import javafx.geometry.Bounds;
@@ -78,6 +80,9 @@ final class Desk {
     frame = new Frame(workshop, files);
     frame.setTheme(Theme.DAY);
     stage.setScene(new Scene(frame.root(), 1280, 800));
+    // The stage is the same for all tests; one before may have made it narrow.
+    stage.setWidth(1280);
+    stage.setHeight(800);
     stage.show();
     stage.toFront();
   }
@@ -172,6 +177,23 @@ final class Desk {
           return null;
         });
     settle();
+  }
+
+  /** Goes to every view of every station, and looks at each when nothing is worked out any more. */
+  void everyView(BiConsumer<Station, String> look) {
+    for (StationView station : fx(frame::stations)) {
+      Station which = station.page().station();
+      List<String> views = station.page().views();
+      for (String view : views.isEmpty() ? List.of("") : views) {
+        if (view.isEmpty()) {
+          go(which);
+        } else {
+          view(which, view);
+        }
+        quiet();
+        look.accept(which, view);
+      }
+    }
   }
 
   /** Waits until something is so; some answers come from the background. */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
@@ -116,7 +117,7 @@ final class Geometry {
 
   /** A page may be longer than the window, not wider. */
   private void sideways(ScrollBar bar) {
-    if (bar.getOrientation() == javafx.geometry.Orientation.HORIZONTAL
+    if (bar.getOrientation() == Orientation.HORIZONTAL
         && bar.getParent() instanceof ScrollPane p
         && p.getStyleClass().contains("page")) {
       faults.add("the page is wider than the window");

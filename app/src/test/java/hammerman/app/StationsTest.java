@@ -43,23 +43,14 @@ class StationsTest extends AtTheDesk {
   void noTextIsClippedAndNothingScrollsAtTheUsualSize() {
     desk.example();
     List<String> wrong = new ArrayList<>();
-    for (StationView station : desk.frame.stations()) {
-      Station which = station.page().station();
-      List<String> views = station.page().views();
-      for (String view : views.isEmpty() ? List.of("") : views) {
-        if (view.isEmpty()) {
-          desk.go(which);
-        } else {
-          desk.view(which, view);
-        }
-        desk.quiet();
-        Desk.fx(() -> clipped(desk.stage.getScene().getRoot()))
-            .forEach(c -> wrong.add(which + " " + view + " clips " + c));
-        if (Desk.fx(() -> scrolls(desk.stage.getScene().getRoot()))) {
-          wrong.add(which + " " + view + " scrolls");
-        }
-      }
-    }
+    desk.everyView(
+        (station, view) -> {
+          Desk.fx(() -> clipped(desk.stage.getScene().getRoot()))
+              .forEach(c -> wrong.add(station + " " + view + " clips " + c));
+          if (Desk.fx(() -> scrolls(desk.stage.getScene().getRoot()))) {
+            wrong.add(station + " " + view + " scrolls");
+          }
+        });
     assertThat(wrong).isEmpty();
   }
 

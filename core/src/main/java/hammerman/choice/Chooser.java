@@ -130,7 +130,7 @@ final class Chooser {
     add(
         Part.CHARGER,
         chargerText(plan),
-        "%s in parallel take %s kindly and %s at most; %s fills the pack in about %s."
+        "%s in parallel have a standard charge of %s and take %s at most; %s fills the pack in about %s."
             .formatted(
                 pack.parallel(),
                 amperes(kind),
@@ -142,7 +142,7 @@ final class Chooser {
             : amperes(ladder.smaller().current()) + " is " + ladder.objection() + ".",
         ladder.larger() == null
             ? ""
-            : amperes(ladder.larger().current()) + " is quicker than it need be, and less kind.");
+            : amperes(ladder.larger().current()) + " is quicker than it need be and wears more.");
   }
 
   /** Time that a charger takes for the whole pack, s; the last part goes ever slower. */

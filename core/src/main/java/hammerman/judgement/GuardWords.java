@@ -298,7 +298,7 @@ final class GuardWords {
                     amperes(guard(s, c).charge().current()),
                     Figures.duration(s.value())),
         (s, c) ->
-            "A charger of %s or more; %s is kind to the cells."
+            "A charger of %s or more; the cells' standard charge is %s."
                 .formatted(
                     up(pack(s, c).capacity() * 3600 / s.limit(), Unit.AMPERE),
                     down(

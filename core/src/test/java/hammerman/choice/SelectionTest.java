@@ -138,7 +138,10 @@ class SelectionTest {
     assertThat(onTheDay.life().years()).isGreaterThan(full.life().years());
   }
 
-  /** The weakest charger that is done before the pack is wanted again, and no less kind to it. */
+  /**
+   * The weakest charger that is done before the pack is wanted again, and no faster than the
+   * standard charge.
+   */
   @ParameterizedTest
   @CsvSource({"4, 10", "14, 10", "30, 1.27"})
   void theChargerFollowsFromTheHoursThereAre(double perWeek, double hours) {

@@ -1,6 +1,7 @@
 package hammerman.app.shell;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
@@ -44,7 +45,7 @@ final class Commands {
     button.setMinWidth(Region.USE_PREF_SIZE);
     for (Command.Group group : Command.Group.values()) {
       Menu menu = new Menu(group.label());
-      menu.setId("menu-" + group.label().toLowerCase(java.util.Locale.ROOT));
+      menu.setId("menu-" + group.label().toLowerCase(Locale.ROOT));
       all.stream().filter(c -> c.group() == group).forEach(c -> menu.getItems().add(item(c)));
       button.getItems().add(menu);
     }

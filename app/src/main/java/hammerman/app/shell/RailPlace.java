@@ -104,18 +104,23 @@ final class RailPlace extends Pane {
 
   /** Shows the rail, wherever it was. */
   void open() {
-    density = Density.OPEN;
+    choose(Density.OPEN);
     over = narrow;
-    remember.accept(name(density));
     place();
+  }
+
+  private void choose(Density now) {
+    if (density != now) {
+      density = now;
+      remember.accept(name(now));
+    }
   }
 
   private void fold() {
     if (over) {
       over = false;
     } else {
-      density = Density.FOLDED;
-      remember.accept(name(density));
+      choose(Density.FOLDED);
     }
     place();
   }
@@ -126,9 +131,8 @@ final class RailPlace extends Pane {
    * @return what was done, as a sentence
    */
   String turn() {
-    density = Density.values()[(density.ordinal() + 1) % Density.values().length];
+    choose(Density.values()[(density.ordinal() + 1) % Density.values().length]);
     over = narrow && density == Density.OPEN;
-    remember.accept(name(density));
     place();
     return "The judgements are %s; Ctrl+R goes on.".formatted(density.word);
   }

@@ -133,7 +133,8 @@ final class ChargingView extends VBox {
                 .filter(x -> x.id().endsWith(".charge"))
                 .map(x -> Sentence.within(x.title()))
                 .findFirst()
-                .orElse(a > kind ? "fast" : "kind to the cells");
+                .orElse(
+                    a > kind ? "faster than the standard charge" : "within the standard charge");
         tried.add(
             new Tried(
                 a,

@@ -86,7 +86,7 @@ final class SchoolsView extends VBox {
   }
 
   private static String trade(String name, Candidate a, Candidate b) {
-    return "%s cost %s kg, %s money, %s V at the hardest moment, %s Wh of heat and %s years."
+    return "%s: %s kg, cells %s in price, %s V at the hardest moment, %s Wh of heat, %s years."
         .formatted(
             name,
             signed(b.mass() - a.mass(), 2),
