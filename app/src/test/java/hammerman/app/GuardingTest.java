@@ -269,7 +269,7 @@ class GuardingTest extends AtTheDesk {
     desk.view(Station.GUARD, "charging");
     desk.quiet();
     assertThat(everyWord())
-        .contains("the charge fuse may blow while charging", "kind to the cells");
+        .contains("the charge fuse may blow while charging", "within the standard charge");
     assertThat(desk.outside()).isEmpty();
     assertThat(desk.pageScrolls()).isFalse();
     desk.view(Station.GUARD, "parts");
