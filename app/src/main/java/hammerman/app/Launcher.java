@@ -3,6 +3,8 @@ package hammerman.app;
 import hammerman.app.session.Settings;
 import hammerman.app.session.Workshop;
 import hammerman.app.theme.Theme;
+import hammerman.project.Project;
+import hammerman.project.Shipped;
 import hammerman.store.OwnStore;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -12,15 +14,15 @@ import java.util.concurrent.CompletableFuture;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
+import javafx.application.Platform;
 import org.apache.commons.io.FileUtils;
-import org.jspecify.annotations.Nullable;
 
 /** Entry point; apart from the application class so that JavaFX may lie on the class path. */
 public final class Launcher {
   private static final Logger TOOLKIT = Logger.getLogger("javafx");
 
-  private static CompletableFuture<Opened> opening = new CompletableFuture<>();
-  private static @Nullable Workshop made;
+  private static final CompletableFuture<Void> TOOLKIT_UP = new CompletableFuture<>();
+  private static CompletableFuture<Workshop> opening = new CompletableFuture<>();
 
   private Launcher() {}
 
@@ -36,8 +38,12 @@ public final class Launcher {
     // On the class path JavaFX warns at every start; it is meant to lie there.
     TOOLKIT.setLevel(Level.SEVERE);
     boolean walk = args.length > 0 && HammermanApp.walks(args[0]);
-    // The database's library takes its time to load; meanwhile the toolkit starts.
-    opening = CompletableFuture.supplyAsync(() -> store(walk ? temporary() : Settings.home()));
+    // The database's library and the first project take their time to load; meanwhile the toolkit
+    // starts.
+    CompletableFuture<Project> starter = CompletableFuture.supplyAsync(Shipped::starter);
+    opening =
+        CompletableFuture.supplyAsync(() -> store(walk ? temporary() : Settings.home()))
+            .thenCombine(starter, (opened, read) -> workshop(opened));
     Theme.loadFonts();
     Application.launch(HammermanApp.class, args);
   }
@@ -60,12 +66,22 @@ public final class Launcher {
     }
   }
 
-  /** Returns what the one window of this process works with. */
+  private static Workshop workshop(Opened opened) {
+    return new Workshop(
+        opened.store(),
+        opened.home(),
+        Clock.systemUTC(),
+        task -> {
+          TOOLKIT_UP.join();
+          Platform.runLater(task);
+        });
+  }
+
+  /**
+   * Returns what the one window of this process works with; called when the toolkit has started.
+   */
   static Workshop workshop() {
-    if (made == null) {
-      Opened opened = opening.join();
-      made = new Workshop(opened.store(), opened.home(), Clock.systemUTC());
-    }
-    return made;
+    TOOLKIT_UP.complete(null);
+    return opening.join();
   }
 }

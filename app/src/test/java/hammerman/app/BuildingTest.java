@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hammerman.build.Procedure;
 import hammerman.build.Step;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.project.Shipped;
@@ -151,6 +152,7 @@ class BuildingTest extends AtTheDesk {
     while (!desk.text("#answer").contains("Every step is done")) {
       asExpected();
     }
+    assertThat(desk.find("#station-build", Node.class).getAccessibleText()).contains("sound");
     desk.view(Station.BUILD, "record");
     TableView<?> record = desk.find("#build-record", TableView.class);
     assertThat(Desk.fx(() -> record.getItems().size())).isGreaterThanOrEqualTo(done() + 3);
@@ -204,6 +206,7 @@ class BuildingTest extends AtTheDesk {
     desk.until(() -> desk.text("#step-verdict").contains("Stop here"));
     desk.keyIn("step-reason", "the meter was on another range; read again tomorrow");
     desk.until(() -> desk.text("#answer").contains("take the highest less the lowest"));
+    assertThat(desk.find("#station-build", Node.class).getAccessibleText()).contains("sound");
     desk.view(Station.BUILD, "record");
     TableView<?> record = desk.find("#build-record", TableView.class);
     desk.until(() -> Desk.fx(() -> record.getItems().size()) == done() + 1);
@@ -352,5 +355,51 @@ class BuildingTest extends AtTheDesk {
           .hasSize(13)
           .allSatisfy(p -> assertThat(p.group()).isZero());
     }
+  }
+
+  /** Each of two packs has a card, a level and a first charge of its own. */
+  @Test
+  void theSecondOfTwoPacksStandsOnTheBenchByItself() {
+    open(Shipped.Example.TERRACE_BARROW);
+    edit(
+        d ->
+            d.withSecond(
+                new SecondPack(
+                    d.pack().withCounts(13, 4),
+                    d.guard(),
+                    SecondPack.Joining.SWITCH_OVER,
+                    0.98,
+                    1)));
+    desk.view(Station.BUILD, "probe");
+    contact(1, "3.61");
+    desk.press("#bench-second");
+    desk.until(() -> desk.find("#contact-1", TextField.class).getText().isEmpty());
+    desk.press("#probe-simulate");
+    desk.until(() -> desk.text("#probe-verdict").contains("Every lead reads what it should"));
+    desk.press("#bench-first");
+    desk.until(() -> desk.text("#probe-verdict").contains("1 of 14 contacts"));
+    desk.view(Station.BUILD, "level");
+    String figures =
+        "3.612 3.609 3.580 3.611 3.612 3.609 3.611 3.612 3.609 3.611 3.612 3.609 3.611";
+    desk.keyIn("level-figures", figures);
+    String first = charge();
+    desk.press("#bench-second");
+    desk.keyIn("level-figures", figures);
+    assertThat(charge()).as("four in parallel take less than six").isLessThan(first);
+  }
+
+  /** What the third group takes to be level. */
+  private String charge() {
+    TableView<?> table = desk.find("#level", TableView.class);
+    return String.valueOf(Desk.fx(() -> table.getColumns().get(2).getCellData(2)));
+  }
+
+  @Test
+  void aChargerThatPutsNothingInIsSaidInsteadOfDrawn() {
+    open(Shipped.Example.TERRACE_BARROW);
+    edit(d -> d.withPack(d.pack().withCounts(20, 6)));
+    desk.view(Station.BUILD, "charge");
+    desk.until(() -> desk.text("#charge-facts").contains("puts nothing into this pack"));
+    assertThat(desk.text("#charge-facts")).contains("54.6").contains("84.0");
   }
 }

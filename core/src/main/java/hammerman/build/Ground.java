@@ -47,33 +47,11 @@ final class Ground {
   private final Map<String, Double> readings;
   private final CellCircuit circuit;
 
-  private Ground(Forecast forecast, String prefix, Map<String, Double> readings) {
-    this.forecast = forecast;
-    this.prefix = prefix;
+  Ground(OnePack pack, Map<String, Double> readings) {
+    forecast = pack.forecast();
+    prefix = pack.prefix();
     this.readings = readings;
     circuit = new CellCircuit(cell());
-  }
-
-  /** The first pack of a forecast. */
-  static Ground first(Forecast forecast, Map<String, Double> readings) {
-    return new Ground(forecast, "", readings);
-  }
-
-  /** The second pack of a design with the first's machine, as if it were alone. */
-  static Ground second(Design design, Map<String, Double> readings) {
-    var second = design.second();
-    if (second == null) {
-      throw new IllegalArgumentException("no second pack");
-    }
-    return new Ground(
-        Forecast.of(
-            design
-                .withPack(second.pack())
-                .withGuard(second.guard())
-                .withSecond(null)
-                .withFit(null)),
-        Step.SECOND,
-        readings);
   }
 
   Forecast forecast() {

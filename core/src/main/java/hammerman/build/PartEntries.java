@@ -30,7 +30,10 @@ record PartEntries(String prefix, List<PartItem> all) {
       double mass,
       Stage needed) {
     if (quantity > 0) {
-      all.add(new PartItem(prefix + key, kind, name, quantity, spare, unit, price, mass, needed));
+      String whose = prefix.isEmpty() || needed == Stage.PACKS ? "" : ", second pack";
+      all.add(
+          new PartItem(
+              prefix + key, kind, name + whose, quantity, spare, unit, price, mass, needed));
     }
   }
 

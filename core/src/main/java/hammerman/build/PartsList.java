@@ -1,6 +1,7 @@
 package hammerman.build;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
+import hammerman.design.SecondPack;
 import hammerman.duty.LeadBattery;
 import hammerman.forecast.Forecast;
 import hammerman.unit.Figures;
@@ -40,14 +41,15 @@ public record PartsList(List<PartItem> items, double takenOut) {
    */
   public static PartsList of(Forecast forecast, Map<String, Double> prices) {
     List<PartItem> all = new ArrayList<>();
-    Ground first = Ground.first(forecast, Map.of());
+    List<Ground> packs = OnePack.all(forecast).stream().map(p -> new Ground(p, Map.of())).toList();
+    Ground first = packs.getFirst();
     PartEntries parts = new PartEntries("", all);
     new CellParts(first, parts).add();
     new WiringParts(first, parts).add(true);
     boolean high = first.isHigh();
-    var second = forecast.design().second();
+    SecondPack second = forecast.design().second();
     if (second != null) {
-      Ground other = Ground.second(forecast.design(), Map.of());
+      Ground other = packs.getLast();
       high |= first.pack().fullVoltage() + other.pack().fullVoltage() > Ground.TOUCH;
       PartEntries more = new PartEntries(Step.SECOND, all);
       new CellParts(other, more).add();

@@ -31,10 +31,9 @@ public record Procedure(List<Step> steps) {
    */
   public static Procedure of(Forecast forecast, Map<String, Double> readings) {
     List<Step> all = new ArrayList<>();
-    Ground first = Ground.first(forecast, readings);
-    boolean two = forecast.design().second() != null;
-    Optional<Ground> second =
-        two ? Optional.of(Ground.second(forecast.design(), readings)) : Optional.empty();
+    List<Ground> packs = OnePack.all(forecast).stream().map(p -> new Ground(p, readings)).toList();
+    Ground first = packs.getFirst();
+    Optional<Ground> second = packs.stream().skip(1).findFirst();
     boolean high =
         first.isHigh()
             || second.map(s -> first.pack().fullVoltage() + s.pack().fullVoltage()).orElse(0.0)

@@ -1,12 +1,15 @@
 package hammerman.build;
 
+import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.forecast.Forecast;
 import hammerman.guard.Bms;
-import hammerman.guard.Guard;
+import hammerman.pack.Pack;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.DoubleStream;
 
 /**
  * A figure to set in a device before first power.
@@ -24,37 +27,37 @@ public record Setting(String device, String name, String value, String why) {
   /** Full for a meter is a little less than what the charge ends at, V a cell; usual practice. */
   private static final double METER_MARGIN = 0.02;
 
-  /** Returns the settings of a design, device by device. */
+  /** Returns the settings of a design, device by device; each pack has its own. */
   public static List<Setting> of(Forecast forecast) {
     List<Setting> all = new ArrayList<>();
-    machine(forecast, all);
-    charger(forecast, all);
-    meter(forecast, all);
-    forecast.design().guard().protection().bms().ifPresent(b -> bms(b, all));
+    List<OnePack> packs = OnePack.all(forecast);
+    machine(forecast, packs, all);
+    for (OnePack pack : packs) {
+      String whose = pack.second() ? ", second pack" : "";
+      charger(pack, CHARGER + whose, all);
+      meter(pack, METER + whose, all);
+      pack.design().guard().protection().bms().ifPresent(b -> bms(b, "BMS" + whose, all));
+    }
     return List.copyOf(all);
   }
 
-  private static void machine(Forecast f, List<Setting> all) {
-    var design = f.design();
-    var machine = design.duty().machine();
-    Guard guard = design.guard();
+  private static void machine(Forecast f, List<OnePack> packs, List<Setting> all) {
+    var machine = f.design().duty().machine();
     double full = f.chain().supply().highest();
     all.add(
         new Setting(
             MACHINE,
             "Full voltage",
             Figures.of(full, Unit.VOLT, 1),
-            "the pack rested, every cell full; the machine stands %s"
-                .formatted(Figures.of(machine.maximumVoltage(), Unit.VOLT))));
+            "%s rested, every cell full; the machine stands %s"
+                .formatted(
+                    packs.size() > 1 ? "both packs" : "the pack",
+                    Figures.of(machine.maximumVoltage(), Unit.VOLT))));
+    SecondPack second = f.design().second();
+    boolean inSeries = second != null && second.joining() == SecondPack.Joining.SERIES;
+    DoubleStream floors = packs.stream().mapToDouble(Setting::floor);
     double cut =
-        Math.max(
-            machine.cutOutVoltage(),
-            design.pack().series()
-                * guard
-                    .protection()
-                    .bms()
-                    .map(b -> b.cutOffVoltage() + 0.05)
-                    .orElse(design.pack().cell().cutOffVoltage() + 0.1));
+        Math.max(machine.cutOutVoltage(), inSeries ? floors.sum() : floors.max().orElseThrow());
     all.add(
         new Setting(
             MACHINE,
@@ -62,18 +65,21 @@ public record Setting(String device, String name, String value, String why) {
             Figures.of(cut, Unit.VOLT, 1),
             "above the BMS's or the cells' cut-off, so that the machine stops first and softly"));
     double most =
-        guard
-            .protection()
-            .inDischargePath()
-            .map(b -> Math.min(b.overCurrent() * 0.9, machine.peakCurrent()))
-            .orElse(machine.peakCurrent());
+        packs.stream()
+            .flatMap(p -> p.design().guard().protection().inDischargePath().stream())
+            .mapToDouble(b -> b.overCurrent() * 0.9)
+            .reduce(machine.peakCurrent(), Math::min);
     all.add(
         new Setting(
             MACHINE,
             "Highest battery current",
             Figures.atMost(most, Unit.AMPERE),
             "the machine's own, and a tenth below where the BMS opens"));
-    double back = guard.allowedRegeneration(machine.regenerationCurrent());
+    double back =
+        packs.stream()
+            .mapToDouble(p -> p.design().guard().allowedRegeneration(machine.regenerationCurrent()))
+            .min()
+            .orElseThrow();
     all.add(
         new Setting(
             MACHINE,
@@ -84,58 +90,71 @@ public record Setting(String device, String name, String value, String why) {
                 : "the machine pushes nothing back"));
   }
 
-  private static void charger(Forecast f, List<Setting> all) {
-    var plan = f.design().guard().charge();
+  /** The least voltage at which a pack should still be loaded, V. */
+  private static double floor(OnePack p) {
+    return p.pack().series()
+        * p.design()
+            .guard()
+            .protection()
+            .bms()
+            .map(b -> b.cutOffVoltage() + 0.05)
+            .orElse(p.pack().cell().cutOffVoltage() + 0.1);
+  }
+
+  private static void charger(OnePack of, String device, List<Setting> all) {
+    Design design = of.design();
+    var plan = design.guard().charge();
     all.add(
         new Setting(
-            CHARGER,
+            device,
             "Voltage",
             Figures.of(plan.voltage(), Unit.VOLT, 2),
-            Figures.of(f.design().chargeVoltagePerCell(), Unit.VOLT, 3) + " a cell"));
+            Figures.of(design.chargeVoltagePerCell(), Unit.VOLT, 3) + " a cell"));
     all.add(
         new Setting(
-            CHARGER,
+            device,
             "Current",
             Figures.of(plan.current(), Unit.AMPERE),
             "%s a cell; the cell's own limit is %s"
                 .formatted(
-                    Figures.of(plan.current() / f.design().pack().parallel(), Unit.AMPERE),
-                    Figures.of(f.design().pack().cell().currents().fastCharge(), Unit.AMPERE))));
+                    Figures.of(plan.current() / design.pack().parallel(), Unit.AMPERE),
+                    Figures.of(design.pack().cell().currents().fastCharge(), Unit.AMPERE))));
   }
 
-  private static void meter(Forecast f, List<Setting> all) {
-    var pack = f.design().pack();
+  private static void meter(OnePack of, String device, List<Setting> all) {
+    Pack pack = of.pack();
     double capacity = pack.capacity() * pack.weakestGroup();
     all.add(
         new Setting(
-            METER,
+            device,
             "Capacity",
             Figures.of(capacity, Unit.AMPERE_HOUR),
             "the rated one less what the weakest group lacks"));
     all.add(
         new Setting(
-            METER,
+            device,
             "Full at",
             Figures.of(
-                f.design().guard().charge().voltage() - METER_MARGIN * pack.series(), Unit.VOLT, 1),
+                of.design().guard().charge().voltage() - METER_MARGIN * pack.series(),
+                Unit.VOLT,
+                1),
             "a little below the charger's, so that the meter surely resets to full"));
     all.add(
         new Setting(
-            METER,
+            device,
             "Empty at",
             Figures.of(pack.cutOffVoltage(), Unit.VOLT, 1),
             "every cell at its cut-off under load"));
-    double shunt = f.chain().demand().peak();
+    double shunt = of.forecast().chain().demand().peak();
     all.add(
         new Setting(
-            METER,
+            device,
             "Shunt for at least",
             Figures.atLeast(shunt, Unit.AMPERE),
             "the highest ten seconds of the duty"));
   }
 
-  private static void bms(Bms b, List<Setting> all) {
-    String device = "BMS";
+  private static void bms(Bms b, String device, List<Setting> all) {
     all.add(
         new Setting(
             device, "Series count", String.valueOf(b.series()), "the groups of the string"));

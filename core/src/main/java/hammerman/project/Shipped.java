@@ -27,20 +27,39 @@ import java.util.Optional;
 
 /** Data that ships with the application: the starter cells and the worked examples. */
 public final class Shipped {
-  private static final String CELLS = "/hammerman/cell/library.json";
-  private static final String PARTS = "/hammerman/guard/parts.json";
-  private static final String STARTER = "/hammerman/starter.json";
-
   private Shipped() {}
+
+  /** The starter cells, read when they are first asked for. */
+  private static final class Cells {
+    static final CellLibrary ALL =
+        JsonMapping.MAPPER.readValue(bytes("/hammerman/cell/library.json"), CellLibrary.class);
+
+    private Cells() {}
+  }
+
+  /** The parts to choose from, read when they are first asked for. */
+  private static final class PartsToChoose {
+    static final Parts ALL =
+        JsonMapping.MAPPER.readValue(bytes("/hammerman/guard/parts.json"), Parts.class);
+
+    private PartsToChoose() {}
+  }
+
+  /** The project to start from, read when it is first asked for. */
+  private static final class Starter {
+    static final Project PROJECT = project("/hammerman/starter.json");
+
+    private Starter() {}
+  }
 
   /** Returns the starter library: generic classes of cells, without makers. */
   public static CellLibrary cells() {
-    return JsonMapping.MAPPER.readValue(bytes(CELLS), CellLibrary.class);
+    return Cells.ALL;
   }
 
   /** Returns the parts to choose from: generic classes, without makers. */
   public static Parts parts() {
-    return JsonMapping.MAPPER.readValue(bytes(PARTS), Parts.class);
+    return PartsToChoose.ALL;
   }
 
   /** A worked example. */
@@ -181,7 +200,7 @@ public final class Shipped {
 
   /** Returns the modest project that a newcomer starts from. */
   public static Project starter() {
-    return project(STARTER);
+    return Starter.PROJECT;
   }
 
   private static Project project(String resource) {

@@ -303,4 +303,29 @@ class ProcedureTest {
               assertThat(s.value()).isEqualTo("41.0 V");
             });
   }
+
+  /** In series the machine must stop before either pack is empty; else before the fuller one is. */
+  @ParameterizedTest
+  @EnumSource(SecondPack.Joining.class)
+  void eachOfTwoPacksHasItsSettingsAndTheMachineStopsForBoth(SecondPack.Joining how) {
+    Design two = Samples.barrow().withSecond(Samples.second(how));
+    List<Setting> all = Setting.of(Forecast.of(two));
+    assertThat(all.stream().map(Setting::device).distinct())
+        .contains("Charger, second pack", "Battery meter, second pack", "BMS, second pack");
+    // 6 and 4 in parallel of 4.5 Ah, worn ones to 85 %, less what the weakest group lacks.
+    assertThat(value(all, "Battery meter", "Capacity")).isEqualTo("26.8 Ah");
+    assertThat(value(all, "Battery meter, second pack", "Capacity"))
+        .isBetween("14.9 Ah", "15.3 Ah");
+    // 2 x 13 x (2.8 V + 50 mV) = 74.1 V, or the barrow's own 41 V.
+    assertThat(value(all, "Machine's controller", "Cut-out voltage"))
+        .isEqualTo(how == SecondPack.Joining.SERIES ? "74.1 V" : "41.0 V");
+  }
+
+  private static String value(List<Setting> all, String device, String name) {
+    return all.stream()
+        .filter(s -> s.device().equals(device) && s.name().equals(name))
+        .findFirst()
+        .orElseThrow()
+        .value();
+  }
 }

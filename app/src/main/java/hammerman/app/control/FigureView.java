@@ -1,6 +1,5 @@
 package hammerman.app.control;
 
-import hammerman.glossary.Glossary;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -20,7 +19,7 @@ public final class FigureView extends Button {
     this.name = name;
     Label caption = new Label(name);
     caption.getStyleClass().add("name");
-    Glossary.best(name).ifPresent(t -> setTooltip(Explained.tooltip(t)));
+    Explained.by(this, name);
     value.getStyleClass().add("value");
     note.getStyleClass().add("name");
     lines.getChildren().addAll(caption, value);

@@ -50,6 +50,9 @@ public final class RecordTable<T> extends VBox {
 
   private static final double TICK = 30;
 
+  /** So many rows are made ready for the filter between two events: a few ms. */
+  private static final int READIED = 200;
+
   private final List<Column<T>> columns;
   private final TableView<T> table = new TableView<>();
   private final TextField filter = new TextField();
@@ -63,6 +66,8 @@ public final class RecordTable<T> extends VBox {
 
   /** What the filter looks through in each row: to write it anew at every key would be slow. */
   private final IdentityHashMap<T, String> searched = new IdentityHashMap<>();
+
+  private int readying;
 
   private Function<T, String> hidden = row -> "";
   private Function<T, Object> key = row -> row;
@@ -192,6 +197,10 @@ public final class RecordTable<T> extends VBox {
     } else {
       rows.setAll(all);
     }
+    readying++;
+    if (rows.size() > READIED) {
+      ready(readying, 0);
+    }
     if (was != null) {
       Object same = key.apply(was);
       all.stream().filter(row -> key.apply(row).equals(same)).findFirst().ifPresent(this::choose);
@@ -199,6 +208,18 @@ public final class RecordTable<T> extends VBox {
     if (typed != null) {
       Platform.runLater(() -> typeOn(typed, text));
     }
+  }
+
+  /** Makes rows ready for the filter, a few at a time, so that its first word is found at once. */
+  private void ready(int which, int from) {
+    if (which != readying || from >= rows.size()) {
+      return;
+    }
+    int to = Math.min(rows.size(), from + READIED);
+    for (T row : rows.subList(from, to)) {
+      searched.computeIfAbsent(row, this::searchable);
+    }
+    Platform.runLater(() -> ready(which, to));
   }
 
   /** A table that gets new rows leaves off editing; what was being typed must not go with it. */

@@ -33,7 +33,6 @@ import javafx.beans.property.ReadOnlyStringWrapper;
  * the new one is there.
  */
 public final class Session {
-  private final CellLibrary shipped = Shipped.cells();
   private final Shelf shelf;
   private final Keeper keeper;
   private final Clock clock;
@@ -105,7 +104,7 @@ public final class Session {
 
   /** Returns the cells to choose from: the builder's own, then the starter library. */
   public CellLibrary library() {
-    return shipped.with(shelf.cellsProperty().get().cells());
+    return Shipped.cells().with(shelf.cellsProperty().get().cells());
   }
 
   /** Returns the parts to choose from. */

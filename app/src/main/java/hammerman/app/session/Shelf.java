@@ -14,6 +14,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -27,7 +28,7 @@ public final class Shelf {
   private final Executor writer;
   private final Executor ui;
   private final Clock clock;
-  private final Parts parts;
+  private final Optional<Parts> parts;
   private final ReadOnlyObjectWrapper<CellLibrary> cells;
 
   /**
@@ -41,7 +42,7 @@ public final class Shelf {
     this.ui = ui;
     this.clock = clock;
     cells = new ReadOnlyObjectWrapper<>(this, "cells", store.cells());
-    parts = store.parts().map(p -> Shipped.parts().with(p)).orElseGet(Shipped::parts);
+    parts = store.parts();
   }
 
   /**
@@ -82,7 +83,7 @@ public final class Shelf {
 
   /** Returns the parts that ship, with the builder's own before them. */
   Parts parts() {
-    return parts;
+    return parts.map(Shipped.parts()::with).orElseGet(Shipped::parts);
   }
 
   public ReadOnlyObjectProperty<CellLibrary> cellsProperty() {

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -28,16 +29,27 @@ public final class Workshop {
    * @param home the program's folder
    */
   public Workshop(OwnStore own, Path home, Clock clock) {
+    this(own, home, clock, Platform::runLater);
+  }
+
+  /**
+   * Makes a workshop while the toolkit may still be starting.
+   *
+   * @param own the builder's own store, which the workshop closes
+   * @param home the program's folder
+   * @param ui runs on the interface thread, as soon as there is one
+   */
+  public Workshop(OwnStore own, Path home, Clock clock, Executor ui) {
     this.own = own;
     troubles = new ArrayList<>(Shelf.takeOver(own, home, clock));
     settings = new Settings(own, writer, clock);
-    Shelf shelf = new Shelf(own, writer, Platform::runLater, clock);
+    Shelf shelf = new Shelf(own, writer, ui, clock);
     troubles.addAll(own.troubles());
     keeper =
         new Keeper(
             home,
             Executors.newSingleThreadScheduledExecutor(task -> new Thread(task, "keeper")),
-            Platform::runLater,
+            ui,
             clock);
     session = new Session(keeper, shelf, clock);
   }

@@ -101,13 +101,13 @@ public final class Frame {
     session = workshop.session();
     settings = workshop.settings();
     theme = settings.text("theme", "day").equals("night") ? Theme.NIGHT : Theme.DAY;
-    line = new LineBar(session, this::go);
     rail = new Rail(session, this::go);
     side = new RailPlace(rail, settings.text("rail", ""), d -> settings.put("rail", d));
     FileAsk files = ask == null ? new Dialogs(settings, this::window) : ask;
     Bench bench = new Bench(session, settings, files, this::showWorking, overlay::fill);
     plate = new Nameplate(bench);
-    stations = new Stations(bench);
+    stations = new Stations(bench, this::showLine);
+    line = new LineBar(session, this::go, stations::isComplete);
     current = stations.of(Station.DUTY);
     desk = new FileDesk(session, settings, files, notices, status::tell);
     project =
@@ -232,6 +232,10 @@ public final class Frame {
       LOG.error("the page of {} failed", current.page().station(), e);
       page.setContent(failure(e));
     }
+  }
+
+  private void showLine() {
+    line.show(session.forecastProperty().get());
   }
 
   /** A change that leaves the design as it is makes no forecast, but is to be seen. */

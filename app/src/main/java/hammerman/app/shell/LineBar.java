@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -24,6 +25,7 @@ final class LineBar extends HBox {
   private static final PseudoClass TIGHT = PseudoClass.getPseudoClass("tight");
 
   private final Session session;
+  private final Predicate<Station> complete;
   private final Map<Station, Stop> stops = new EnumMap<>(Station.class);
 
   /** How a station stands. */
@@ -45,9 +47,13 @@ final class LineBar extends HBox {
 
   private record Stop(ToggleButton button, Region mark, Label state) {}
 
-  LineBar(Session session, Consumer<Station> go) {
+  /**
+   * @param complete whether nothing is left to do at a station
+   */
+  LineBar(Session session, Consumer<Station> go, Predicate<Station> complete) {
     super(0);
     this.session = session;
+    this.complete = complete;
     getStyleClass().add("stations");
     setMinWidth(USE_PREF_SIZE);
     ToggleGroup group = new ToggleGroup();
@@ -120,7 +126,10 @@ final class LineBar extends HBox {
     boolean edited =
         station == Station.SORT
             ? session.project().design().pack().matched().isPresent()
-            : station != Station.BUILD && station != Station.PROVE && session.isEdited(station);
+            : complete.test(station)
+                || (station != Station.BUILD
+                    && station != Station.PROVE
+                    && session.isEdited(station));
     if (!session.isSeen(station) && !edited) {
       return State.NOT_BEGUN;
     }

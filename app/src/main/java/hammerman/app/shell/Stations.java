@@ -37,10 +37,15 @@ final class Stations {
               Station.PROVE, ProveStation::new));
 
   private final Bench bench;
+  private final Runnable completed;
   private final Map<Station, StationView> made = new EnumMap<>(Station.class);
 
-  Stations(Bench bench) {
+  /**
+   * @param completed called when work at a station is complete, or is not any more
+   */
+  Stations(Bench bench, Runnable completed) {
     this.bench = bench;
+    this.completed = completed;
   }
 
   /** Returns the stations in the order of the line. */
@@ -60,7 +65,14 @@ final class Stations {
     }
     StationView view = maker.apply(bench);
     made.put(station, view);
+    view.page().completeProperty().addListener((o, before, is) -> completed.run());
     return view;
+  }
+
+  /** Whether nothing is left to do at a station, as far as it was looked at. */
+  boolean isComplete(Station station) {
+    StationView view = made.get(station);
+    return view != null && view.page().completeProperty().get();
   }
 
   /** Returns all stations. */

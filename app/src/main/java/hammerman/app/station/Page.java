@@ -6,6 +6,8 @@ import hammerman.unit.Figures;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -18,6 +20,8 @@ public final class Page extends VBox {
   private final Label answer = new Label();
   private final Station station;
   private final @Nullable Views views;
+  private final ReadOnlyBooleanWrapper complete =
+      new ReadOnlyBooleanWrapper(this, "complete", false);
 
   /** Makes a sheet for a station around a body that takes the room there is. */
   public Page(Station station, Node body) {
@@ -67,6 +71,16 @@ public final class Page extends VBox {
       throw new IllegalArgumentException(station.label() + " has no view " + id);
     }
     views.show(id);
+  }
+
+  /** Says whether nothing is left to do at the station. */
+  public void complete(boolean is) {
+    complete.set(is);
+  }
+
+  /** Whether nothing is left to do at the station, as far as it knows. */
+  public ReadOnlyBooleanProperty completeProperty() {
+    return complete.getReadOnlyProperty();
   }
 
   /** Shows the answer to the station's question. */

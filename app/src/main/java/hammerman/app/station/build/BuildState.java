@@ -4,6 +4,7 @@ import hammerman.app.job.Latest;
 import hammerman.app.session.Keeper;
 import hammerman.app.session.Session;
 import hammerman.build.ExampleBuild;
+import hammerman.build.OnePack;
 import hammerman.build.PartsList;
 import hammerman.build.Progress;
 import hammerman.build.Setting;
@@ -22,6 +23,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -36,6 +39,7 @@ final class BuildState {
       new ReadOnlyObjectWrapper<>(this, "shown", null);
   private final ReadOnlyObjectWrapper<@Nullable String> chosen =
       new ReadOnlyObjectWrapper<>(this, "chosen", null);
+  private final ReadOnlyBooleanWrapper second = new ReadOnlyBooleanWrapper(this, "second", false);
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
   private @Nullable Forecast forecast;
   private @Nullable Read read;
@@ -52,6 +56,7 @@ final class BuildState {
    * What the views show.
    *
    * @param forecast of the design that is built
+   * @param packs that are built, each by itself
    * @param progress of the build
    * @param facts all steps that were done, struck out or not
    * @param parts that it needs
@@ -60,6 +65,7 @@ final class BuildState {
    */
   record Shown(
       Forecast forecast,
+      List<OnePack> packs,
       Progress progress,
       List<Fact<StepRecord>> facts,
       PartsList parts,
@@ -87,6 +93,22 @@ final class BuildState {
   /** The step looked at, by its id. */
   ReadOnlyObjectProperty<@Nullable String> chosenProperty() {
     return chosen.getReadOnlyProperty();
+  }
+
+  /** Whether the second of two packs stands on the bench. */
+  ReadOnlyBooleanProperty secondProperty() {
+    return second.getReadOnlyProperty();
+  }
+
+  /** Puts one of two packs on the bench. */
+  void putOnBench(boolean theSecond) {
+    second.set(theSecond);
+  }
+
+  /** Returns the pack on the bench; null as long as nothing is worked out. */
+  @Nullable OnePack onBench() {
+    Shown s = shown.get();
+    return s == null ? null : s.packs().get(second.get() && s.packs().size() > 1 ? 1 : 0);
   }
 
   /** What was done last, or why it was not. */
@@ -165,12 +187,20 @@ final class BuildState {
                 prices.put(key, price);
               }
             });
+    boolean same = was != null && was.forecast().equals(of);
+    List<OnePack> packs = was != null && same ? was.packs() : OnePack.all(of);
     PartsList parts =
-        was != null && was.forecast().equals(of) && was.known().equals(found.parts())
+        was != null && same && was.known().equals(found.parts())
             ? was.parts()
             : PartsList.of(of, prices);
     return new Shown(
-        of, Progress.of(of, found.steps()), found.steps(), parts, found.parts(), Setting.of(of));
+        of,
+        packs,
+        Progress.of(of, found.steps()),
+        found.steps(),
+        parts,
+        found.parts(),
+        Setting.of(of));
   }
 
   private void take(Shown is) {

@@ -45,6 +45,7 @@ public final class BuildStation implements StationView {
 
   private void answer() {
     BuildState.Shown s = state.shown();
+    page.complete(s != null && s.progress().isComplete());
     page.answer(
         s == null
             ? "The procedure is being worked out."

@@ -55,7 +55,7 @@ final class ChargePicture extends Picture {
   @Override
   protected void paint(Pen pen, double width, double height) {
     ChargeWatch w = watch;
-    if (w == null) {
+    if (w == null || (w.forecast().time() == 0 && frames.isEmpty())) {
       return;
     }
     double hours =

@@ -2,6 +2,7 @@ package hammerman.app.station.build;
 
 import hammerman.app.control.InWords;
 import hammerman.app.control.PlainButton;
+import hammerman.build.OnePack;
 import hammerman.build.Step;
 import hammerman.cell.CellCircuit;
 import hammerman.unit.Figures;
@@ -27,6 +28,7 @@ import org.jspecify.annotations.Nullable;
 final class ChargeView extends StackPane {
   private final BuildState state;
   private final PackDesk desk;
+  private final PackSwitch which;
   private final Label call = new Label();
   private final Label facts = new Label();
   private final ChargePicture picture = new ChargePicture();
@@ -45,6 +47,7 @@ final class ChargeView extends StackPane {
   ChargeView(BuildState state, PackDesk desk) {
     this.state = state;
     this.desk = desk;
+    which = new PackSwitch(state);
     desk.watch(this::frame, this::gone);
     call.setId("charge-call");
     call.getStyleClass().add("verdict-line");
@@ -98,9 +101,10 @@ final class ChargeView extends StackPane {
     picture.setMinHeight(200);
     picture.setPrefHeight(360);
     VBox.setVgrow(picture, Priority.ALWAYS);
-    getChildren().add(new VBox(8, tools, standing, call, facts, picture, caution));
+    getChildren().add(new VBox(8, which, tools, standing, call, facts, picture, caution));
     silence.setOnFinished(e -> hear(watch == null ? null : watch.silent(ChargeWatch.SILENCE + 1)));
     state.shownProperty().addListener((o, was, is) -> expect());
+    state.secondProperty().addListener((o, was, is) -> other());
     expect();
   }
 
@@ -121,33 +125,39 @@ final class ChargeView extends StackPane {
   /** What the charge should be, before it has begun. */
   private void expect() {
     BuildState.Shown s = state.shown();
-    if (s == null || watch != null) {
+    OnePack on = state.onBench();
+    if (s == null || on == null || watch != null) {
       return;
     }
-    ChargeWatch w = ChargeWatch.of(s.forecast().chain(), start(s));
-    picture.forecast(w, s.forecast().design());
+    double start = start(s, on);
+    ChargeWatch w = ChargeWatch.of(on.forecast().chain(), start);
+    picture.forecast(w, on.design());
+    if (w.forecast().time() == 0) {
+      facts.setText(
+          Figures.unbroken(
+              "A charger of %s puts nothing into this pack, which is full at %s: set it in Guard."
+                  .formatted(
+                      Figures.of(on.design().guard().charge().voltage(), Unit.VOLT),
+                      Figures.of(on.pack().fullVoltage(), Unit.VOLT))));
+      return;
+    }
     facts.setText(
         Figures.unbroken(
             "From %s full the forecast has %s and %s; no group may pass %s."
                 .formatted(
-                    Figures.of(start(s), Unit.PERCENT, 0),
+                    Figures.of(start, Unit.PERCENT, 0),
                     Figures.duration(w.forecast().time()),
                     Figures.of(w.forecast().charge(), Unit.AMPERE_HOUR),
                     Figures.of(w.limit(), Unit.VOLT, 3))));
   }
 
   /** The state of charge that the cells' rest voltage tells, or a usual one before it was read. */
-  private static double start(BuildState.Shown s) {
+  private static double start(BuildState.Shown s, OnePack on) {
     return s.progress()
         .procedure()
-        .step("group.1.join")
+        .step(on.step("group.1.join"))
         .flatMap(Step::expects)
-        .map(
-            e ->
-                Math.clamp(
-                    new CellCircuit(s.forecast().design().pack().cell()).socAt(e.value()),
-                    0.02,
-                    0.98))
+        .map(e -> Math.clamp(new CellCircuit(on.pack().cell()).socAt(e.value()), 0.02, 0.98))
         .orElse(0.3);
   }
 
@@ -157,13 +167,16 @@ final class ChargeView extends StackPane {
 
   private void begin() {
     BuildState.Shown s = state.shown();
-    if (s == null) {
+    OnePack on = state.onBench();
+    if (s == null || on == null) {
       return;
     }
     frames.clear();
-    ChargeWatch w = ChargeWatch.of(s.forecast().chain(), start(s));
+    picture.show(frames);
+    ChargeWatch w = ChargeWatch.of(on.forecast().chain(), start(s, on));
     watch = w;
-    picture.forecast(w, s.forecast().design());
+    which.setDisable(true);
+    picture.forecast(w, on.design());
     hear(w.silent(0));
     silence.playFromStart();
     desk.plug(true);
@@ -203,8 +216,19 @@ final class ChargeView extends StackPane {
     call.getStyleClass().add(c.stop() ? "bad" : "good");
     if (c.stop() || c.ended()) {
       silence.stop();
+      which.setDisable(false);
       desk.plug(false);
     }
+  }
+
+  /** Another pack stands on the bench. */
+  private void other() {
+    watch = null;
+    frames.clear();
+    picture.show(frames);
+    call.setText("");
+    desk.disconnect();
+    expect();
   }
 
   private void gone() {
@@ -217,6 +241,7 @@ final class ChargeView extends StackPane {
   private void end() {
     desk.plug(false);
     silence.stop();
+    which.setDisable(false);
     watch = null;
     call.setText("The charger is switched off. Let the pack rest for an hour and read the groups.");
     call.getStyleClass().removeAll("good", "bad");

@@ -3,6 +3,7 @@ package hammerman.app.station.build;
 import hammerman.app.control.Column;
 import hammerman.app.control.RecordTable;
 import hammerman.app.control.TypedField;
+import hammerman.build.OnePack;
 import hammerman.pack.Pack;
 import hammerman.remedy.Levelling;
 import hammerman.unit.Figures;
@@ -16,6 +17,7 @@ import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -99,10 +101,26 @@ final class LevelView extends StackPane {
       l.setMaxWidth(Double.MAX_VALUE);
       l.managedProperty().bind(l.textProperty().isNotEmpty());
     }
+    state
+        .secondProperty()
+        .addListener(
+            (o, was, is) -> {
+              figures.show("");
+              answer.setText("");
+              table.show(List.of());
+            });
     table.setMinHeight(160);
     VBox.setVgrow(table, Priority.ALWAYS);
     getChildren()
-        .add(new VBox(8, new HBox(groups, cells), figures, complaint, answer, table, caution));
+        .add(
+            new VBox(
+                8,
+                new FlowPane(12, 6, new PackSwitch(state), new HBox(groups, cells)),
+                figures,
+                complaint,
+                answer,
+                table,
+                caution));
   }
 
   private interface Figure {
@@ -114,14 +132,13 @@ final class LevelView extends StackPane {
   }
 
   private String typed(String text) {
-    BuildState.Shown s = state.shown();
-    if (s == null) {
+    OnePack on = state.onBench();
+    if (on == null) {
       return "The procedure is still being worked out.";
     }
     return switch (QuantityText.readRow(text, Unit.VOLT)) {
       case QuantityText.Row.NotUnderstood n -> n.why();
-      case QuantityText.Row.Understood u ->
-          taken(s.forecast().design().pack(), u.values(), text.strip());
+      case QuantityText.Row.Understood u -> taken(on.pack(), u.values(), text.strip());
     };
   }
 

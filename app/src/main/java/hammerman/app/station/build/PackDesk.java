@@ -2,6 +2,8 @@ package hammerman.app.station.build;
 
 import hammerman.app.job.DeviceLink;
 import hammerman.app.job.OwnStandIn;
+import hammerman.build.OnePack;
+import hammerman.design.Design;
 import hammerman.watch.PackLine;
 import hammerman.watch.SimulatedPack;
 import java.io.IOException;
@@ -82,13 +84,13 @@ final class PackDesk implements DeviceLink.Listener {
 
   /** Connects to a stand-in of this program's own, with a fault if one is wanted. */
   void simulate(SimulatedPack.Fault fault, Runnable then) {
-    BuildState.Shown s = state.shown();
-    if (s == null) {
+    OnePack on = state.onBench();
+    if (on == null) {
       return;
     }
     disconnect();
     try {
-      var design = s.forecast().design();
+      Design design = on.design();
       int at = Math.min(design.pack().series() - 1, design.pack().series() / 3);
       OwnStandIn own =
           OwnStandIn.start("pack", new SimulatedPack(design, START, fault, at, 1), SPEED);
@@ -102,11 +104,11 @@ final class PackDesk implements DeviceLink.Listener {
   /** Has every contact of the balance plug read. */
   void readContacts(BiConsumer<Integer, Double> take) {
     volts = take;
-    BuildState.Shown s = state.shown();
-    if (s == null) {
+    OnePack on = state.onBench();
+    if (on == null) {
       return;
     }
-    int leads = s.forecast().design().pack().series() + 1;
+    int leads = on.pack().series() + 1;
     Runnable ask =
         () -> {
           for (int k = 0; k < leads; k++) {

@@ -3,6 +3,7 @@ package hammerman.app.station.build;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.QuantityField;
 import hammerman.build.Expected;
+import hammerman.build.OnePack;
 import hammerman.build.Progress;
 import hammerman.build.Step;
 import hammerman.probe.ProbeCard;
@@ -12,7 +13,9 @@ import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.scene.control.Label;
@@ -42,6 +45,11 @@ final class ProbeView extends StackPane {
   private final Label hint = new Label();
   private final List<Contact> all = new ArrayList<>();
   private double[] read = new double[0];
+
+  /** What was read of each pack, by whether it is the second. */
+  private final Map<Boolean, double[]> reads = new HashMap<>();
+
+  private boolean second;
 
   /** A place of the plug. */
   private record Contact(HBox box, QuantityField field, Label expects) {}
@@ -78,25 +86,42 @@ final class ProbeView extends StackPane {
     place.setPrefHeight(200);
     place.setMaxHeight(320);
     VBox.setVgrow(place, Priority.ALWAYS);
-    getChildren().add(new VBox(8, hint, tools, verdict, contacts, place, caution));
+    getChildren()
+        .add(new VBox(8, new PackSwitch(state), hint, tools, verdict, contacts, place, caution));
     state.shownProperty().addListener((o, was, is) -> show(is));
+    state
+        .secondProperty()
+        .addListener(
+            (o, was, is) -> {
+              desk.disconnect();
+              show(state.shown());
+            });
     show(state.shown());
   }
 
   private void show(BuildState.@Nullable Shown s) {
-    if (s == null) {
+    OnePack on = state.onBench();
+    if (s == null || on == null) {
       return;
     }
-    int leads = s.forecast().design().pack().series() + 1;
-    if (all.size() != leads) {
+    int leads = on.pack().series() + 1;
+    if (all.size() != leads || on.second() != second) {
+      second = on.second();
       make(leads);
-      read = new double[leads];
-      Arrays.fill(read, Double.NaN);
+      read = reads.computeIfAbsent(second, k -> new double[0]);
+      if (read.length != leads) {
+        read = new double[leads];
+        Arrays.fill(read, Double.NaN);
+        reads.put(second, read);
+      }
+      for (int k = 0; k < leads; k++) {
+        all.get(k).field().show(Double.isNaN(read[k]) ? null : (Double) read[k]);
+      }
       verdict.setText("");
       point(0);
     }
     for (int k = 0; k < leads; k++) {
-      Progress.Mark mark = s.progress().marks().get("probe." + k);
+      Progress.Mark mark = s.progress().marks().get(on.step(on.step("probe." + k)));
       Fact<StepRecord> fact = mark == null ? null : mark.fact();
       Double kept = fact == null ? null : fact.value().reading();
       if (kept != null && Double.isNaN(read[k])) {
@@ -104,7 +129,7 @@ final class ProbeView extends StackPane {
         all.get(k).field().show(kept);
       }
     }
-    boolean waits = s.progress().state("probe.0") == Progress.State.WAITING;
+    boolean waits = s.progress().state(on.step("probe.0")) == Progress.State.WAITING;
     hint.setText(
         waits
             ? "You may read the card at any time; its readings are kept as steps once what comes"
@@ -160,24 +185,29 @@ final class ProbeView extends StackPane {
   /** Shows where a contact's lead ends. */
   private void point(int lead) {
     BuildState.Shown s = state.shown();
-    if (s != null) {
-      s.progress().procedure().step("probe." + lead).ifPresent(x -> place.show(s.forecast(), x));
+    OnePack on = state.onBench();
+    if (s != null && on != null) {
+      s.progress()
+          .procedure()
+          .step(on.step("probe." + lead))
+          .ifPresent(x -> place.show(s.forecast(), x));
     }
   }
 
   private void judge(BuildState.@Nullable Shown s) {
-    if (s == null || read.length == 0) {
+    OnePack on = state.onBench();
+    if (s == null || on == null || read.length == 0) {
       return;
     }
     int typed = (int) Arrays.stream(read).filter(v -> !Double.isNaN(v)).count();
     boolean whole = typed == read.length;
-    double level = level(s);
+    double level = level(s, on);
     for (int k = 0; k < read.length; k++) {
       double v = read[k];
       Optional<Expected> e =
           s.progress()
               .procedure()
-              .step("probe." + k)
+              .step(on.step("probe." + k))
               .flatMap(Step::expects)
               .map(x -> x.scaled(level));
       all.get(k).expects().setText(e.map(ProbeView::expected).orElse(""));
@@ -199,7 +229,7 @@ final class ProbeView extends StackPane {
           "%d of %d contacts are read. The whole card says which leads are wrong."
               .formatted(typed, read.length));
     } else {
-      ProbeCard card = ProbeCard.of(s.forecast().design(), read);
+      ProbeCard card = ProbeCard.of(on.design(), read);
       verdict.setText(Figures.unbroken(card.words()));
       verdict.getStyleClass().add(card.isSound() ? "good" : "bad");
       all.forEach(
@@ -224,7 +254,7 @@ final class ProbeView extends StackPane {
    * reading over what it should be. The cells may have been charged since they were read one by
    * one.
    */
-  private double level(BuildState.Shown s) {
+  private double level(BuildState.Shown s, OnePack on) {
     double[] of =
         IntStream.range(1, read.length)
             .filter(k -> !Double.isNaN(read[k]))
@@ -232,7 +262,7 @@ final class ProbeView extends StackPane {
                 k ->
                     s.progress()
                         .procedure()
-                        .step("probe." + k)
+                        .step(on.step("probe." + k))
                         .flatMap(Step::expects)
                         .map(e -> read[k] / e.value())
                         .orElse(Double.NaN))
@@ -249,10 +279,11 @@ final class ProbeView extends StackPane {
   /** Keeps all readings as the steps that they are. */
   private void keep() {
     BuildState.Shown s = state.shown();
-    if (s == null) {
+    OnePack on = state.onBench();
+    if (s == null || on == null) {
       return;
     }
-    if (s.progress().state("probe.0") == Progress.State.WAITING) {
+    if (s.progress().state(on.step("probe.0")) == Progress.State.WAITING) {
       state.say("The card is kept once what comes before it is done; see Steps.");
       return;
     }
@@ -261,7 +292,7 @@ final class ProbeView extends StackPane {
           List<StepRecord> records = new ArrayList<>();
           for (int k = 0; k < read.length; k++) {
             if (!Double.isNaN(read[k])) {
-              records.add(s.progress().read("probe." + k, read[k]));
+              records.add(s.progress().read(on.step("probe." + k), read[k]));
             }
           }
           return records;

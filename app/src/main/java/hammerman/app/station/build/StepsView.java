@@ -7,6 +7,7 @@ import hammerman.app.control.RecordTable;
 import hammerman.app.station.Bench;
 import hammerman.build.Progress;
 import hammerman.build.Step;
+import hammerman.unit.Figures;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -47,14 +48,15 @@ final class StepsView extends StackPane {
                         36,
                         r -> String.valueOf(r.number()),
                         Comparator.comparingInt(Row::number)),
-                    Column.<Row>words("Step", 118, r -> r.step().title()).inLines(),
+                    Column.<Row>words("Step", 118, r -> Figures.unbroken(r.step().title()))
+                        .inLines(),
                     Column.<Row>words("State", 72, r -> r.state().word()).styled(StepsView::style)))
             .keyed(r -> r.step().id())
             .alsoFiltered(
                 "Filter by words or stage", r -> r.step().stage().label() + " " + r.step().id());
     table.chosenProperty().addListener((o, was, is) -> chosen(is));
     table.setMinHeight(180);
-    table.setPrefWidth(330);
+    table.setPrefWidth(400);
     StepCard card = new StepCard(state);
     ScrollPane pane = new ScrollPane(card);
     pane.setFitToWidth(true);
