@@ -79,13 +79,27 @@ class ProvingTest extends AtTheDesk {
     assertThat(desk.text("#run-against")).contains("It began at rest");
     desk.view(Station.PROVE, "differs");
     choose("#first-run", 0);
-    choose("#second-run", 4);
+    desk.press("#differs-5");
+    desk.press("#differs-7");
     desk.until(() -> desk.text("#differs-conclusion").startsWith("Only wire changed"));
     desk.until(() -> desk.text("#differs-apart").contains("Resistance"));
     desk.until(() -> desk.text("#differs-worked").contains("air"));
+    // Those of the spring are repeats of each other; those with the other pair are not.
+    for (int k : new int[] {2, 3, 7}) {
+      desk.press("#differs-" + k);
+    }
+    desk.until(() -> desk.text("#differs-conclusion").contains("may be put down to wire"));
+    assertThat(desk.text("#differs-conditions").lines()).hasSize(4);
+    desk.press("#differs-6");
+    assertThat(desk.text("#prove-said")).contains("At most 4 runs");
     desk.view(Station.PROVE, "calibrate");
     desk.until(() -> desk.text("#calibrate-scales").contains("95 % certain"));
     double before = desk.session.project().design().pack().cell().r10();
+    String one = desk.text("#calibrate-scales");
+    desk.press("#calibrate-together");
+    desk.until(() -> desk.text("#calibrate-which").contains("logs of the same pack and wire"));
+    assertThat(desk.text("#calibrate-scales")).isNotEqualTo(one);
+    desk.press("#calibrate-alone");
     desk.press("#decline-scales");
     desk.until(() -> rows("#scales") == 2);
     assertThat(desk.session.project().design().pack().cell().r10()).isEqualTo(before);
@@ -242,5 +256,14 @@ class ProvingTest extends AtTheDesk {
                     .toList());
     assertThat(said).anyMatch(t -> t.contains("loose or dirty contact"));
     assertThat(said).anyMatch(t -> t.startsWith("To tell:"));
+  }
+
+  @Test
+  void photosAreKeptByTheirNames() {
+    season();
+    desk.keyIn("run-photos-by-name", "pair, warm.jpg;  ramp.png; ramp.png");
+    desk.until(() -> newest().photos().equals(List.of("pair, warm.jpg", "ramp.png")));
+    assertThat(desk.find("#run-photos-by-name", TextField.class).getText())
+        .isEqualTo("pair, warm.jpg; ramp.png");
   }
 }

@@ -79,6 +79,30 @@ public record Calibration(
       return value + TWO_SIDED * error;
     }
 
+    /**
+     * Returns the scale that several logs tell together: the mean weighted by 1/σ², with its error
+     * raised by the ratio of Birge (Phys. Rev. 40 (1932) 207, eq. 2) where they lie further apart
+     * than their own errors.
+     *
+     * @param all of the same quantity, one or more
+     */
+    public static Scale together(List<Scale> all) {
+      double weights = 0;
+      double sum = 0;
+      for (Scale s : all) {
+        double w = 1 / (s.error * s.error);
+        weights += w;
+        sum += w * s.value;
+      }
+      double mean = sum / weights;
+      double chi = 0;
+      for (Scale s : all) {
+        chi += Math.pow((s.value - mean) / s.error, 2);
+      }
+      double birge = all.size() < 2 ? 1 : Math.max(1, Math.sqrt(chi / (all.size() - 1)));
+      return new Scale(mean, birge / Math.sqrt(weights));
+    }
+
     /** Whether it is told from 1 at all. */
     public boolean differs() {
       return low() > 1 || high() < 1;

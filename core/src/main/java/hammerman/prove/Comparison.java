@@ -1,6 +1,8 @@
 package hammerman.prove;
 
 import hammerman.chain.Chain;
+import hammerman.design.Design;
+import hammerman.design.DesignDifference;
 import hammerman.duty.Load;
 import hammerman.prove.Differences.Compared;
 import hammerman.prove.Differences.Condition;
@@ -23,6 +25,7 @@ import java.util.TreeMap;
  * Two runs beside each other: what differs, what of it can be worked out and is, what remains, and
  * which next run would settle it.
  *
+ * @param name of the second
  * @param raw what differs as it was written down
  * @param corrected sheet of the second, as if it had begun like the first; as it was if nothing
  *     could be worked out
@@ -32,6 +35,7 @@ import java.util.TreeMap;
  * @param repeats of each result, by which the scatter is known
  */
 public record Comparison(
+    String name,
     Differences raw,
     RunSheet corrected,
     List<String> worked,
@@ -52,8 +56,9 @@ public record Comparison(
    * @param name of it
    * @param sheet what is written down
    * @param load that it drew, if its log tells
+   * @param design it was made with, if that is known
    */
-  public record Entry(String name, RunSheet sheet, Optional<Load> load) {}
+  public record Entry(String name, RunSheet sheet, Optional<Load> load, Optional<Design> design) {}
 
   public Comparison {
     worked = List.copyOf(worked);
@@ -66,7 +71,11 @@ public record Comparison(
    */
   public static Comparison of(Chain chain, Entry a, Entry b, List<Entry> others) {
     Map<RunResult, double[]> scatter = scatter(a, b, others);
-    Differences raw = Differences.between(compared(chain, a, scatter), compared(chain, b, scatter));
+    Built built = Built.of(a, b);
+    Differences raw =
+        Differences.between(
+            compared(chain, a, built.first(), scatter),
+            compared(chain, b, built.second(), scatter));
     List<String> worked = new ArrayList<>();
     RunSheet corrected = b.sheet();
     Optional<Correction.Start> from = start(chain, b.sheet());
@@ -89,17 +98,68 @@ public record Comparison(
                     Figures.of(from.get().air(), Unit.CELSIUS, 0),
                     Figures.of(to.get().air(), Unit.CELSIUS, 0)));
       }
+      Load wanted = load.get();
+      OptionalDouble factor = carried(chain, a.sheet(), b.sheet());
+      if (factor.isPresent()) {
+        wanted = wanted.times(factor.getAsDouble());
+        worked.add(
+            "load carried, %s to %s, as if on the duty's round"
+                .formatted(
+                    Figures.of(mass(b.sheet()), Unit.KILOGRAM),
+                    Figures.of(mass(a.sheet()), Unit.KILOGRAM)));
+        corrected = corrected.withFigure(RunCondition.CARRIED, mass(a.sheet()));
+      }
       if (!worked.isEmpty()) {
-        corrected = Correction.of(chain, load.get(), from.get(), to.get()).applied(b.sheet());
+        corrected =
+            Correction.of(chain, load.get(), from.get(), wanted, to.get()).applied(corrected);
       }
       corrected = alike(corrected, a.sheet());
     }
     Differences remaining =
         Differences.between(
-            compared(chain, a, scatter),
-            compared(chain, new Entry(b.name(), corrected, b.load()), scatter));
+            compared(chain, a, built.first(), scatter),
+            compared(
+                chain,
+                new Entry(b.name(), corrected, b.load(), b.design()),
+                built.second(),
+                scatter));
     int repeats = scatter.values().stream().mapToInt(s -> (int) s[1]).max().orElse(0);
-    return new Comparison(raw, corrected, worked, remaining, next(remaining, a, repeats), repeats);
+    return new Comparison(
+        b.name(), raw, corrected, worked, remaining, next(remaining, a, repeats), repeats);
+  }
+
+  /**
+   * What two runs were made with, as conditions: each part of the design that differs is one.
+   *
+   * @param first of the first run
+   * @param second of the second
+   */
+  private record Built(Map<String, Condition> first, Map<String, Condition> second) {
+    static Built of(Entry a, Entry b) {
+      Map<String, Condition> first = new TreeMap<>();
+      Map<String, Condition> second = new TreeMap<>();
+      if (a.design().isPresent() && b.design().isPresent()) {
+        for (DesignDifference d : DesignDifference.between(a.design().get(), b.design().get())) {
+          // Figures that are shown alike may differ: they are not compared by their words.
+          first.put("the design's " + d.part(), new Condition(d.was(), 0, 0));
+          second.put("the design's " + d.part(), new Condition(d.is(), 1, 0));
+        }
+      } else if (a.design().isPresent() != b.design().isPresent()) {
+        (a.design().isPresent() ? first : second).put("the design", Condition.of("known"));
+      }
+      return new Built(first, second);
+    }
+  }
+
+  private static double mass(RunSheet s) {
+    return s.figure(RunCondition.CARRIED).orElse(Double.NaN);
+  }
+
+  /** The factor on the second's power that makes up for another load, if there is one to make. */
+  private static OptionalDouble carried(Chain chain, RunSheet a, RunSheet b) {
+    return Math.abs(mass(a) - mass(b)) > 0
+        ? Carried.factor(chain.design().duty().task(), mass(b), mass(a))
+        : OptionalDouble.empty();
   }
 
   /** Where a run began, if its sheet says. */
@@ -147,8 +207,9 @@ public record Comparison(
     return now;
   }
 
-  private static Compared compared(Chain chain, Entry e, Map<RunResult, double[]> scatter) {
-    Map<String, Condition> conditions = new TreeMap<>();
+  private static Compared compared(
+      Chain chain, Entry e, Map<String, Condition> built, Map<RunResult, double[]> scatter) {
+    Map<String, Condition> conditions = new TreeMap<>(built);
     e.sheet().words().forEach((c, v) -> conditions.put(name(c.label()), Condition.of(v)));
     e.sheet().own().forEach((c, v) -> conditions.put(name(c), Condition.of(v)));
     e.sheet()
@@ -197,6 +258,7 @@ public record Comparison(
             others.stream()
                 .filter(o -> o.sheet().words().equals(e.sheet().words()))
                 .filter(o -> o.sheet().own().equals(e.sheet().own()))
+                .filter(o -> o.design().equals(e.design()))
                 .filter(o -> near(o.sheet(), e.sheet()))
                 .flatMap(o -> o.sheet().result(r).stream().boxed())
                 .toList();

@@ -13,8 +13,8 @@ import java.util.EnumMap;
 import java.util.Map;
 
 /**
- * What a run would have given from another charge and in other air: the engine runs its load both
- * ways, and the difference is added to what was measured. Nothing but charge and air is corrected
+ * What a run would have given from another charge, in other air, or under another load: the engine
+ * runs it both ways, and the difference is added to what was measured. Nothing else is corrected
  * for; what else changed stays in the results.
  *
  * @param shift by which each result moves, in the core's unit
@@ -37,11 +37,12 @@ public record Correction(Map<RunResult, Double> shift) {
    *
    * @param load of the run, mostly the power that was logged
    * @param was where it began
+   * @param wantedLoad that it shall have drawn; the same where only its start is corrected
    * @param wanted where it shall have begun
    */
-  public static Correction of(Chain chain, Load load, Start was, Start wanted) {
+  public static Correction of(Chain chain, Load load, Start was, Load wantedLoad, Start wanted) {
     Run before = run(chain, load, was);
-    Run after = run(chain, load, wanted);
+    Run after = run(chain, wantedLoad, wanted);
     Map<RunResult, Double> shift = new EnumMap<>(RunResult.class);
     shift.put(
         RunResult.LOWEST_VOLTAGE,
@@ -56,6 +57,10 @@ public record Correction(Map<RunResult, Double> shift) {
       shift.put(RunResult.RESISTANCE, resistance);
     }
     shift.put(RunResult.CHARGE, after.totals().delivered() - before.totals().delivered());
+    if (!load.equals(wantedLoad)) {
+      shift.put(RunResult.ENERGY, after.totals().energyOut() - before.totals().energyOut());
+      shift.put(RunResult.PEAK_POWER, after.extremes().peakPower() - before.extremes().peakPower());
+    }
     return new Correction(shift);
   }
 

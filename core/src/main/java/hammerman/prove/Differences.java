@@ -5,6 +5,7 @@ import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -13,9 +14,11 @@ import java.util.TreeMap;
  *
  * @param conditions that differ, each in words
  * @param results that differ by more than scatter, each in words
+ * @param cause the one condition that the difference may be put down to, if there is one
  * @param conclusion what may and may not be said
  */
-public record Differences(List<String> conditions, List<String> results, String conclusion) {
+public record Differences(
+    List<String> conditions, List<String> results, Optional<String> cause, String conclusion) {
   public Differences {
     conditions = List.copyOf(conditions);
     results = List.copyOf(results);
@@ -92,7 +95,12 @@ public record Differences(List<String> conditions, List<String> results, String 
       }
     }
     List<String> results = results(a, b);
-    return new Differences(conditions, results, conclusion(conditions, unknown, results, only));
+    boolean told = unknown.isEmpty() && conditions.size() == 1 && !results.isEmpty();
+    return new Differences(
+        conditions,
+        results,
+        told ? Optional.of(only) : Optional.empty(),
+        conclusion(conditions, unknown, results, only));
   }
 
   private static List<String> results(Compared a, Compared b) {

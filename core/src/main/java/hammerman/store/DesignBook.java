@@ -7,6 +7,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** The states of the design in their line, which of them is worked on, and the marks. */
@@ -87,13 +88,18 @@ public final class DesignBook {
     return store.number("SELECT state FROM present");
   }
 
-  /** Returns a state by its number. */
-  public DesignState state(long id) throws NotKept {
+  /** Returns a state by its number, if it was not compacted away. */
+  public Optional<DesignState> find(long id) throws NotKept {
     return store
         .rows(
             DesignBook::state, "SELECT id, at, station, what, document FROM state WHERE id = ?", id)
         .stream()
-        .findFirst()
+        .findFirst();
+  }
+
+  /** Returns a state by its number. */
+  public DesignState state(long id) throws NotKept {
+    return find(id)
         .orElseThrow(
             () -> new NotKept(NotKept.Reason.REFUSED, "State " + id + " is not kept any more."));
   }

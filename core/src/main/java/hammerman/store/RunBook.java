@@ -16,6 +16,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 
 /** The runs, each with its log kept whole: any channels, as many samples as there were. */
@@ -190,6 +191,12 @@ public final class RunBook {
             channels,
             SheetText.read(r.getString(7))),
         Striking.read(r, 8));
+  }
+
+  /** Returns the number of the state of the design that a run was made with, if it is known. */
+  public OptionalLong state(long run) throws NotKept {
+    long id = store.number("SELECT coalesce(state, -1) FROM run WHERE id = ?", run);
+    return id < 0 ? OptionalLong.empty() : OptionalLong.of(id);
   }
 
   /** Returns how many samples the log of a run has. */

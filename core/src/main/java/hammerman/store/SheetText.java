@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The sheet of a run as the file holds it: a JSON object (docs/file-format.md). */
@@ -35,6 +36,8 @@ final class SheetText {
           .put("unit", h.unit().name())
           .put("negative", h.negative());
     }
+    ArrayNode photos = o.putArray("photos");
+    sheet.photos().forEach(photos::add);
     return o.toString();
   }
 
@@ -72,7 +75,11 @@ final class SheetText {
                           e.getValue().path("channel").asInt(0),
                           Unit.valueOf(e.getValue().path("unit").asString("ONE")),
                           e.getValue().path("negative").asBoolean(false))));
-      return new RunSheet(figures, words, own, results, log);
+      List<String> photos = new ArrayList<>();
+      for (JsonNode name : o.path("photos")) {
+        photos.add(name.asString(""));
+      }
+      return new RunSheet(figures, words, own, results, log, photos);
     } catch (JacksonException | IllegalArgumentException e) {
       return RunSheet.NOTHING;
     }

@@ -38,6 +38,19 @@ public final class Figures {
     return rounded(core, unit, RoundingMode.FLOOR);
   }
 
+  /**
+   * Returns by how much a figure scatters, to the last digit that the figure itself has, never less
+   * than one of it.
+   */
+  public static String scatter(double value, double scatter, Unit unit) {
+    double shown = Math.abs(unit.fromCore(value));
+    int decimals = shown > 0 ? Math.max(0, 2 - (int) Math.floor(Math.log10(shown))) : 0;
+    double digit = Math.pow(10, -decimals);
+    double by = Math.abs(unit.fromCore(scatter) - unit.fromCore(0));
+    double up = digit * Math.max(1, Math.ceil(by / digit - 1e-9));
+    return withUnit("± " + fixed(up, decimals), unit);
+  }
+
   private static String rounded(double core, Unit unit, RoundingMode mode) {
     double value = unit.fromCore(core);
     if (!Double.isFinite(value) || value == 0) {

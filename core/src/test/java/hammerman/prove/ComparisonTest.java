@@ -8,6 +8,10 @@ import hammerman.chain.Chain;
 import hammerman.chain.LaidOut;
 import hammerman.design.Design;
 import hammerman.duty.Load;
+import hammerman.duty.Segment;
+import hammerman.duty.Segment.Effort;
+import hammerman.duty.Task;
+import hammerman.pack.ConductorMaterial;
 import hammerman.prove.Comparison.Entry;
 import hammerman.record.RunCondition;
 import hammerman.record.RunResult;
@@ -51,7 +55,7 @@ class ComparisonTest {
   }
 
   private static Entry entry(String name, RunSheet sheet) {
-    return new Entry(name, sheet, Optional.of(LOAD));
+    return new Entry(name, sheet, Optional.of(LOAD), Optional.empty());
   }
 
   private static Comparison compare(RunSheet a, RunSheet b) {
@@ -97,15 +101,123 @@ class ComparisonTest {
     RunSheet a =
         run(0.95, 298.15, 1)
             .withWords(RunCondition.WIRE, "as built")
-            .withFigure(RunCondition.CARRIED, 120.0);
+            .withWords(RunCondition.TOOL, "soft");
     RunSheet b =
         run(0.95, 298.15, 1.4)
             .withWords(RunCondition.WIRE, "another pair")
-            .withFigure(RunCondition.CARRIED, 60.0);
+            .withWords(RunCondition.TOOL, "hard");
     Comparison c = compare(a, b);
     assertThat(c.worked()).isEmpty();
     assertThat(c.remaining().conclusion()).contains("Nothing may be put down to one cause");
     assertThat(c.next()).contains("with only this changed");
+  }
+
+  /** The barrow's round with so much on it, as its log would tell it. */
+  private static Entry onTheRound(String name, double carried) {
+    Task.ByRound round = (Task.ByRound) BARROW.duty().task();
+    for (int k = 0; k < round.segments().size(); k++) {
+      Segment s = round.segments().get(k);
+      if (s.effort() instanceof Effort.Worked w) {
+        round = round.withSegment(k, s.withEffort(new Effort.Worked(w.slope(), carried)));
+      }
+    }
+    Load load = round.withRounds(4).load();
+    Run r = Discharge.of(CHAIN, load, 0.95, 298.15).withoutLimits().run();
+    RunSheet sheet =
+        RunSheet.NOTHING
+            .withFigure(RunCondition.START_SOC, 0.95)
+            .withFigure(RunCondition.AIR, 298.15)
+            .withFigure(RunCondition.CARRIED, carried)
+            .withResult(RunResult.CHARGE, r.totals().delivered())
+            .withResult(RunResult.ENERGY, r.totals().energyOut())
+            .withResult(RunResult.LOWEST_VOLTAGE, r.extremes().lowestVoltage());
+    return new Entry(name, sheet, Optional.of(load), Optional.of(BARROW));
+  }
+
+  /**
+   * By the masses of vehicle and load: (95 + 120) / (95 + 40) on every slope, no more on the flat.
+   */
+  @Test
+  void aLighterLoadIsWorkedOutByTheVehicleOfTheDuty() {
+    Entry heavy = onTheRound("heavy", 120);
+    Entry light = onTheRound("light", 40);
+    Comparison c = Comparison.of(CHAIN, heavy, light, List.of());
+    double apart = charge(heavy.sheet()) / charge(light.sheet());
+    assertThat(apart).as("as they were").isGreaterThan(1.3);
+    assertThat(c.worked()).singleElement().asString().startsWith("load carried, 40.0 kg to 120 kg");
+    assertThat(charge(c.corrected()) / charge(heavy.sheet())).isCloseTo(1, within(0.05));
+    assertThat(c.corrected().result(RunResult.ENERGY).getAsDouble())
+        .isCloseTo(
+            heavy.sheet().result(RunResult.ENERGY).getAsDouble(),
+            within(0.05 * heavy.sheet().result(RunResult.ENERGY).getAsDouble()));
+    assertThat(c.remaining().conditions()).isEmpty();
+  }
+
+  private static double charge(RunSheet s) {
+    return s.result(RunResult.CHARGE).getAsDouble();
+  }
+
+  /** What a pack is built of is a condition like any other, and is never worked out. */
+  @Test
+  void aPackThatWasChangedBetweenTwoRunsIsSaidPartByPart() {
+    RunSheet a = run(0.95, 298.15, 1);
+    RunSheet b = run(0.95, 298.15, 1.4);
+    Design copper =
+        BARROW.withPack(
+            BARROW.pack().withStrip(BARROW.pack().strip().withMaterial(ConductorMaterial.COPPER)));
+    Comparison one = compare(a, BARROW, b, copper);
+    assertThat(one.raw().conditions())
+        .containsExactly("the design's strip: material nickel, then material copper");
+    assertThat(one.remaining().conclusion()).startsWith("Only the design's strip changed");
+    Design two =
+        copper.withGuard(copper.guard().withCharge(copper.guard().charge().withCurrent(5)));
+    assertThat(compare(a, BARROW, b, two).remaining().conclusion())
+        .contains("2 conditions changed at once");
+    // What a calibration has learned of the same cells is no change of the pack.
+    Design learned = Accepted.by(BARROW, 0.95, 1.2);
+    assertThat(compare(a, BARROW, b, learned).raw().conditions()).isEmpty();
+    Comparison half =
+        Comparison.of(
+            CHAIN,
+            new Entry("a", a, Optional.of(LOAD), Optional.of(BARROW)),
+            entry("b", b),
+            List.of());
+    assertThat(half.remaining().conclusion()).contains("the design is known of one run only");
+  }
+
+  private static Comparison compare(RunSheet a, Design with, RunSheet b, Design then) {
+    return Comparison.of(
+        CHAIN,
+        new Entry("first", a, Optional.of(LOAD), Optional.of(with)),
+        new Entry("second", b, Optional.of(LOAD), Optional.of(then)),
+        List.of());
+  }
+
+  @Test
+  void severalRunsAreToldApartByWhatMayBeSaidOfEach() {
+    RunSheet a = run(0.95, 298.15, 1).withWords(RunCondition.WIRE, "as built");
+    Entry wire = entry("wire", run(0.95, 298.15, 1.4).withWords(RunCondition.WIRE, "thin"));
+    Entry same = entry("same", a);
+    Entry both =
+        entry(
+            "both",
+            run(0.95, 298.15, 1.4)
+                .withWords(RunCondition.WIRE, "thin")
+                .withWords(RunCondition.TOOL, "hard"));
+    Comparisons all =
+        Comparisons.of(
+            CHAIN,
+            entry("first", a.withWords(RunCondition.TOOL, "soft")),
+            List.of(withTool(wire, "soft"), withTool(same, "soft"), both),
+            List.of());
+    assertThat(all.conclusion())
+        .contains("What differs in “wire” may be put down to wire, which alone changed.")
+        .contains("“same”: no more apart from “first” than scatter.")
+        .contains("Of “both” nothing may be put down to one cause.");
+  }
+
+  private static Entry withTool(Entry e, String tool) {
+    return new Entry(e.name(), e.sheet().withWords(RunCondition.TOOL, tool), e.load(), e.design());
   }
 
   /** Without its charge or its air a run cannot be corrected, and says so. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hammerman.record.RunCondition;
 import hammerman.record.RunResult;
 import hammerman.record.RunSheet;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -46,7 +47,8 @@ class SheetTextTest {
             .withFigure(RunCondition.CARRIED, 81.25)
             .withWords(RunCondition.SETTINGS, "30 A, \"eco\"")
             .withOwn("\\ wind {", "3 m/s; west")
-            .withResult(RunResult.DISTANCE, 10_100.5);
+            .withResult(RunResult.DISTANCE, 10_100.5)
+            .withPhotos(List.of("connector, warm.jpg", "ramp \"north\".png"));
     assertThat(SheetText.read(SheetText.of(s))).isEqualTo(s);
     assertThat(SheetText.read(SheetText.of(RunSheet.NOTHING))).isEqualTo(RunSheet.NOTHING);
   }

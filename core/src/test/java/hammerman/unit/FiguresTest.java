@@ -60,4 +60,14 @@ class FiguresTest {
             "Below 15\u00a0% it draws 55.0\u00a0A for 12\u00a0s, at 8\u00a0°C by 5\u00a0Ah and 3"
                 + " cells");
   }
+
+  /** Nobody reads a scatter finer than the figure that scatters. */
+  @Test
+  void aScatterHasNoDigitThatItsFigureHasNot() {
+    assertThat(Figures.scatter(27.8, 0.00165, Unit.WATT)).isEqualTo("± 0.1 W");
+    assertThat(Figures.scatter(27.8, 1.31, Unit.WATT)).isEqualTo("± 1.4 W");
+    assertThat(Figures.scatter(3_240_000, 72_000, Unit.WATT_HOUR)).isEqualTo("± 20 Wh");
+    assertThat(Figures.scatter(300, 2.04, Unit.CELSIUS)).isEqualTo("± 2.1 °C");
+    assertThat(Figures.scatter(0, 0.3, Unit.VOLT)).isEqualTo("± 1 V");
+  }
 }

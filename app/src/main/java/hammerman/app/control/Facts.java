@@ -13,6 +13,11 @@ public final class Facts extends GridPane {
 
   private static final double LEAST_WORDS = 120;
 
+  /** Words at the head of a column of figures go on in further lines beyond this, px. */
+  private static final double HEAD = 92;
+
+  private boolean heads;
+
   /**
    * Makes an empty table.
    *
@@ -22,6 +27,12 @@ public final class Facts extends GridPane {
     this.styles = List.of(styles);
     setHgap(12);
     setVgap(4);
+  }
+
+  /** Lets the first row have words that go on in further lines, and no column be wider for them. */
+  public Facts withHeads() {
+    heads = true;
+    return this;
   }
 
   /** Shows rows, each with a text for every column. */
@@ -42,7 +53,12 @@ public final class Facts extends GridPane {
       int at = labels.size();
       Label label = new Label();
       label.getStyleClass().add(styles.get(at % styles.size()));
-      if (styles.get(at % styles.size()).equals("answer")) {
+      if (heads && at < styles.size()) {
+        label.getStyleClass().setAll("label", "fact-name");
+        label.setWrapText(true);
+        label.setPrefWidth(HEAD);
+        label.setMinHeight(USE_PREF_SIZE);
+      } else if (styles.get(at % styles.size()).equals("answer")) {
         // Words go on in further lines; figures never do.
         label.setWrapText(true);
         label.setMinWidth(LEAST_WORDS);

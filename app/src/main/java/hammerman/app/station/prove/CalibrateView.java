@@ -7,11 +7,13 @@ import hammerman.app.control.RecordTable;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Page;
 import hammerman.app.station.prove.ProveState.Log;
+import hammerman.app.station.prove.ProveState.Row;
 import hammerman.design.Design;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.prove.Accepted;
 import hammerman.prove.Calibration;
+import hammerman.prove.Calibration.Scale;
 import hammerman.record.CalibrationRecord;
 import hammerman.record.CalibrationRecord.Scaled;
 import hammerman.record.Fact;
@@ -23,9 +25,15 @@ import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -38,6 +46,8 @@ final class CalibrateView extends StackPane {
 
   private final ProveState state;
   private final Latest working = new Latest("calibrated forecast");
+  private final ToggleButton alone = new ToggleButton("This log");
+  private final ToggleButton together = new ToggleButton("All logs like it");
   private final Label which = new Label();
   private final Label scales = new Label();
   private final Label notTold = new Label();
@@ -72,8 +82,24 @@ final class CalibrateView extends StackPane {
                       .styled(f -> f.value().accepted() ? "good" : "")))
           .withoutFilter();
 
+  /**
+   * What may be accepted.
+   *
+   * @param runs whose logs tell it
+   */
+  private record Told(Scale resistance, Scale capacity, List<Row> runs) {}
+
   CalibrateView(ProveState state) {
     this.state = state;
+    ToggleGroup of = new ToggleGroup();
+    for (ToggleButton b : List.of(alone, together)) {
+      b.getStyleClass().add("segment");
+      b.setToggleGroup(of);
+      b.setOnAction(e -> show(state.logProperty().get()));
+    }
+    alone.setId("calibrate-alone");
+    together.setId("calibrate-together");
+    alone.setSelected(true);
     which.setId("calibrate-which");
     scales.setId("calibrate-scales");
     scales.getStyleClass().add("verdict-line");
@@ -102,6 +128,7 @@ final class CalibrateView extends StackPane {
         .add(
             new VBox(
                 8,
+                new HBox(alone, together),
                 which,
                 scales,
                 notTold,
@@ -112,6 +139,14 @@ final class CalibrateView extends StackPane {
                 Page.heading("What was decided"),
                 history));
     state.logProperty().addListener((o, was, is) -> show(is));
+    state
+        .fitsProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (together.isSelected()) {
+                show(state.logProperty().get());
+              }
+            });
     state.shownProperty().addListener((o, was, is) -> history.show(is.scales().reversed()));
     history.show(state.shown().scales().reversed());
     show(state.logProperty().get());
@@ -122,14 +157,35 @@ final class CalibrateView extends StackPane {
     return l == null ? null : l.fit().orElse(null);
   }
 
+  /** What the log tells, or all logs of the same pack and wire. */
+  private @Nullable Told told() {
+    Log l = state.logProperty().get();
+    Calibration c = fit();
+    if (l == null || c == null) {
+      return null;
+    }
+    List<Row> like = together.isSelected() ? state.fittedLike(l.row()) : List.of();
+    if (like.size() < 2) {
+      return new Told(c.resistance(), c.capacity(), List.of(l.row()));
+    }
+    Map<Long, Calibration> fits = state.fitsProperty().get();
+    List<Calibration> all =
+        like.stream().map(r -> Objects.requireNonNull(fits.get(r.id()))).toList();
+    return new Told(
+        Scale.together(all.stream().map(Calibration::resistance).toList()),
+        Scale.together(all.stream().map(Calibration::capacity).toList()),
+        like);
+  }
+
   private void show(@Nullable Log l) {
     Calibration c = fit();
-    boolean has = c != null;
+    Told told = told();
+    boolean has = c != null && told != null;
     for (var n : List.of(resistance, capacity, accept, decline)) {
       n.setDisable(!has);
     }
     residuals.show(l);
-    if (l == null || c == null) {
+    if (l == null || c == null || told == null) {
       which.setText(
           l == null
               ? "Choose a run with a log at Runs."
@@ -142,24 +198,35 @@ final class CalibrateView extends StackPane {
     }
     which.setText(
         Figures.unbroken(
-            "From “%s”: %s samples over %s of the charge. %s before, %s with both scales, root mean square."
-                .formatted(
-                    l.row().run().value().name(),
-                    Figures.number(c.samples()),
-                    Figures.of(c.used(), Unit.PERCENT, 0),
-                    Figures.of(c.before(), Unit.VOLT, 3),
-                    Figures.of(c.rms(), Unit.VOLT, 3))));
+            told.runs().size() > 1
+                ? "From %d logs of the same pack and wire: %s."
+                    .formatted(
+                        told.runs().size(),
+                        told.runs().stream()
+                            .map(r -> "“%s”".formatted(r.run().value().name()))
+                            .collect(Collectors.joining(", ")))
+                : "From “%s”: %s samples over %s of the charge. %s before, %s with both scales, root mean square.%s"
+                    .formatted(
+                        l.row().run().value().name(),
+                        Figures.number(c.samples()),
+                        Figures.of(c.used(), Unit.PERCENT, 0),
+                        Figures.of(c.before(), Unit.VOLT, 3),
+                        Figures.of(c.rms(), Unit.VOLT, 3),
+                        together.isSelected()
+                            ? " No other log is of the same pack and wire."
+                            : "")));
     scales.setText(
         "Resistance %s times the design's, capacity %s, 95 %% certain."
-            .formatted(c.resistance().words(), c.capacity().words()));
-    notTold.setText(Figures.unbroken(String.join(" ", c.notTold())));
-    resistance.setSelected(c.resistance().differs());
-    capacity.setSelected(c.capacity().differs() && c.notTold().isEmpty());
+            .formatted(told.resistance().words(), told.capacity().words()));
+    boolean several = told.runs().size() > 1;
+    notTold.setText(several ? "" : Figures.unbroken(String.join(" ", c.notTold())));
+    resistance.setSelected(told.resistance().differs());
+    capacity.setSelected(told.capacity().differs() && (several || c.notTold().isEmpty()));
     preview();
   }
 
   private @Nullable Design accepted() {
-    Calibration c = fit();
+    Told c = told();
     Forecast f = state.forecast();
     return c == null || f == null
         ? null
@@ -223,12 +290,11 @@ final class CalibrateView extends StackPane {
   }
 
   private void keep(boolean yes) {
-    Calibration c = fit();
-    Log l = state.logProperty().get();
-    if (c == null || l == null) {
+    Told c = told();
+    if (c == null) {
       return;
     }
-    List<Long> runs = List.of(l.row().id());
+    List<Long> runs = c.runs().stream().map(Row::id).toList();
     Instant now = state.now();
     List<CalibrationRecord> all =
         List.of(

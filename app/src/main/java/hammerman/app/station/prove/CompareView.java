@@ -1,173 +1,269 @@
 package hammerman.app.station.prove;
 
+import hammerman.app.control.Beside;
+import hammerman.app.control.Column;
 import hammerman.app.control.Facts;
 import hammerman.app.control.InWords;
+import hammerman.app.control.RecordTable;
+import hammerman.app.control.Ticks;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Page;
 import hammerman.app.station.prove.ProveState.Row;
 import hammerman.forecast.Forecast;
 import hammerman.prove.Comparison;
+import hammerman.prove.Comparisons;
 import hammerman.record.RunResult;
 import hammerman.record.RunSheet;
 import hammerman.unit.Figures;
+import hammerman.unit.Sentence;
+import hammerman.unit.Unit;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** Two runs beside each other: what differs, what is worked out, and what may be concluded. */
+/**
+ * Runs beside one of them: what differs, what is worked out, and what may be concluded. Nobody
+ * reads more than a few columns: at most {@value #MOST} are compared at once.
+ */
 final class CompareView extends StackPane {
+  private static final int MOST = 4;
+
   private final ProveState state;
   private final Latest working = new Latest("comparison");
-  private final ChoiceBox<Row> first = choice("first-run", "First run");
-  private final ChoiceBox<Row> second = choice("second-run", "Second run");
-  private final Label conclusion = new Label();
-  private final Label worked = new Label();
-  private final Label next = new Label();
-  private final Label conditions = new Label();
-  private final Label differ = new Label();
-  private final Facts results = new Facts("fact-name", "fact-value", "fact-value", "fact-value");
+  private final ChoiceBox<Row> first = new ChoiceBox<>();
+  private final Set<Long> ticked = new LinkedHashSet<>();
+  private final RecordTable<Row> others =
+      new RecordTable<Row>(
+              "differs-runs",
+              "the runs to compare with it",
+              "Two runs are needed to compare.",
+              List.of(
+                  Column.words("Run", 190, r -> r.run().value().name()),
+                  Column.<Row>words("Under what", 220, CompareView::under).inLines()))
+          .keyed(Row::id)
+          .withTicks("Compare", r -> "differs-" + r.id(), new Compared())
+          .withoutFilter();
+  private final Label conclusion = words("differs-conclusion", "verdict-line");
+  private final Label worked = words("differs-worked", "answer");
+  private final Label next = words("differs-next", "answer");
+  private final Label conditions = words("differs-conditions", "answer");
+  private final Label differ = words("differs-apart", "answer");
+  private final Facts results =
+      new Facts("fact-name", "fact-value", "fact-value", "fact-value", "fact-value", "fact-value")
+          .withHeads();
   private boolean filling;
+
+  /** Which runs are ticked; at least one, and not too many. */
+  private final class Compared implements Ticks<Row> {
+    @Override
+    public boolean has(Row row) {
+      return ticked.contains(row.id());
+    }
+
+    @Override
+    public void turn(Row row, boolean on) {
+      if (on && ticked.size() == MOST) {
+        state.say("At most %d runs are compared at once: take a tick away first.".formatted(MOST));
+      } else if (on) {
+        ticked.add(row.id());
+      } else if (ticked.size() > 1) {
+        ticked.remove(row.id());
+      }
+      compare();
+    }
+  }
 
   CompareView(ProveState state) {
     this.state = state;
-    conclusion.setId("differs-conclusion");
-    conclusion.getStyleClass().add("verdict-line");
-    worked.setId("differs-worked");
-    next.setId("differs-next");
-    conditions.setId("differs-conditions");
-    differ.setId("differs-apart");
+    first.setId("first-run");
+    first.setAccessibleText("Run that others are compared with");
+    first.setPrefWidth(240);
+    first.setConverter(new InWords<>(r -> r.run().value().name()));
     results.setId("differs-results");
-    for (Label l : List.of(conclusion, worked, next, conditions, differ)) {
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-      l.setMaxWidth(900);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
-    }
-    for (Label l : List.of(worked, next, conditions, differ)) {
-      l.getStyleClass().add("answer");
-    }
-    FlowPane which = new FlowPane(8, 4, label("First"), first, label("and then"), second);
-    first.valueProperty().addListener((o, was, is) -> compare());
-    second.valueProperty().addListener((o, was, is) -> compare());
-    getChildren()
-        .add(
-            new VBox(
-                10,
-                which,
-                conclusion,
-                next,
-                Page.heading("Conditions that differ"),
-                conditions,
-                worked,
-                Page.heading("What they gave"),
-                differ,
-                results));
+    Label with = new Label("Compare with");
+    with.getStyleClass().add("field-label");
+    first.valueProperty().addListener((o, was, is) -> chosen());
+    others.setMinHeight(120);
+    others.setPrefSize(430, 160);
+    VBox what =
+        new VBox(
+            8,
+            conclusion,
+            next,
+            Page.heading("Conditions that differ"),
+            conditions,
+            worked,
+            Page.heading("What they gave"),
+            differ);
+    what.setMinWidth(300);
+    VBox which = new VBox(8, new FlowPane(8, 4, with, first), others);
+    which.setMinWidth(others.getMinWidth());
+    which.setPrefWidth(430);
+    VBox.setVgrow(others, Priority.ALWAYS);
+    Beside both = new Beside(which, what);
+    VBox.setVgrow(both, Priority.ALWAYS);
+    getChildren().add(new VBox(12, both, results));
     state.shownProperty().addListener((o, was, is) -> fill());
     state.fitsProperty().addListener((o, was, is) -> compare());
     fill();
   }
 
-  private static Label label(String text) {
-    Label l = new Label(text);
-    l.getStyleClass().add("field-label");
+  private static Label words(String id, String style) {
+    Label l = new Label();
+    l.setId(id);
+    l.getStyleClass().add(style);
+    l.setWrapText(true);
+    l.setMinHeight(USE_PREF_SIZE);
+    l.managedProperty().bind(l.textProperty().isNotEmpty());
     return l;
   }
 
-  private static ChoiceBox<Row> choice(String id, String spoken) {
-    ChoiceBox<Row> box = new ChoiceBox<>();
-    box.setId(id);
-    box.setAccessibleText(spoken);
-    box.setPrefWidth(220);
-    box.setConverter(new InWords<>(r -> r.run().value().name()));
-    return box;
+  /** Conditions of a run in a line. */
+  private static String under(Row row) {
+    RunSheet s = row.run().value().sheet();
+    List<String> all = new ArrayList<>();
+    s.figures()
+        .forEach(
+            (c, v) -> {
+              Unit unit = c.unit();
+              if (unit != null) {
+                all.add(Figures.of(v, unit));
+              }
+            });
+    all.addAll(s.words().values());
+    s.own().forEach((name, v) -> all.add(name + " " + v));
+    return Figures.unbroken(String.join(", ", all));
   }
 
   private void fill() {
     filling = true;
     List<Row> runs = state.shown().counting();
     long a = first.getValue() == null ? -1 : first.getValue().id();
-    long b = second.getValue() == null ? -1 : second.getValue().id();
     first.getItems().setAll(runs);
-    second.getItems().setAll(runs);
     int n = runs.size();
-    first.setValue(find(runs, a).orElse(n > 1 ? runs.get(n - 2) : null));
-    second.setValue(find(runs, b).orElse(n > 0 ? runs.get(n - 1) : null));
+    first.setValue(
+        runs.stream()
+            .filter(r -> r.id() == a)
+            .findFirst()
+            .orElse(n > 1 ? runs.get(n - 2) : n > 0 ? runs.getFirst() : null));
     filling = false;
-    compare();
+    chosen();
   }
 
-  private static Optional<Row> find(List<Row> runs, long id) {
-    return runs.stream().filter(r -> r.id() == id).findFirst();
+  /** Another run is the one that others are compared with. */
+  private void chosen() {
+    Row a = first.getValue();
+    if (filling) {
+      return;
+    }
+    List<Row> rest =
+        state.shown().counting().stream().filter(r -> a != null && r.id() != a.id()).toList();
+    ticked.retainAll(rest.stream().map(Row::id).toList());
+    if (ticked.isEmpty() && !rest.isEmpty()) {
+      ticked.add(rest.getLast().id());
+    }
+    others.show(rest);
+    others.refresh();
+    compare();
   }
 
   private void compare() {
     Row a = first.getValue();
-    Row b = second.getValue();
     Forecast f = state.forecast();
     if (filling) {
       return;
     }
-    if (a == null || b == null || f == null || a.id() == b.id()) {
+    List<Row> counting = state.shown().counting();
+    List<Comparison.Entry> runs =
+        counting.stream().filter(r -> ticked.contains(r.id())).map(state::entry).toList();
+    if (a == null || f == null || runs.isEmpty()) {
       working.cancel();
-      conclusion.setText(
-          state.shown().counting().size() < 2
-              ? "Two runs are needed to compare."
-              : "Choose two different runs.");
+      conclusion.setText("Two runs are needed to compare.");
       for (Label l : List.of(worked, next, conditions, differ)) {
         l.setText("");
       }
       results.show(List.of());
       return;
     }
-    List<Comparison.Entry> others = state.shown().counting().stream().map(state::entry).toList();
+    List<Comparison.Entry> all = counting.stream().map(state::entry).toList();
     Comparison.Entry one = state.entry(a);
-    Comparison.Entry other = state.entry(b);
     working.submit(
-        () -> Comparison.of(f.chain(), one, other, others),
-        c -> show(one, other, c),
+        () -> Comparisons.of(f.chain(), one, runs, all),
+        c -> show(c, runs),
         e -> state.say(Latest.inWords(e)));
   }
 
-  private void show(Comparison.Entry a, Comparison.Entry b, Comparison c) {
-    conclusion.setText(Figures.unbroken(c.remaining().conclusion()));
-    next.setText(Figures.unbroken(c.next()));
-    differ.setText(
-        c.remaining().results().isEmpty()
-            ? ""
-            : Figures.unbroken(
-                "More apart than scatter: %s."
-                    .formatted(String.join("; ", c.remaining().results()))));
-    conditions.setText(
-        c.raw().conditions().isEmpty()
-            ? "None that was written down."
-            : Figures.unbroken(String.join("; ", c.raw().conditions()) + "."));
-    worked.setText(
-        c.worked().isEmpty()
-            ? ""
-            : Figures.unbroken(
-                "Worked out by the engine and taken off: %s."
-                    .formatted(String.join("; ", c.worked()))));
+  private void show(Comparisons all, List<Comparison.Entry> runs) {
+    conclusion.setText(Figures.unbroken(all.conclusion()));
+    next.setText(
+        Figures.unbroken(
+            all.each().stream()
+                .map(Comparison::next)
+                .filter(n -> !n.isEmpty())
+                .findFirst()
+                .orElse("")));
+    conditions.setText(lines(all, c -> c.raw().conditions(), "", "none that was written down"));
+    worked.setText(lines(all, Comparison::worked, "Worked out by the engine and taken off: ", ""));
+    differ.setText(lines(all, c -> c.remaining().results(), "More apart than scatter: ", ""));
+    boolean corrected = all.each().stream().anyMatch(c -> !c.worked().isEmpty());
     List<List<String>> rows = new ArrayList<>();
-    boolean corrected = !c.worked().isEmpty();
-    rows.add(List.of("", a.name(), b.name(), corrected ? "as if begun like the first" : ""));
+    List<String> heads = new ArrayList<>(List.of("", all.first().name()));
+    runs.forEach(r -> heads.add(r.name()));
+    rows.add(filled(heads));
     for (RunResult r : RunResult.values()) {
-      String one = text(a.sheet(), r);
-      String two = text(b.sheet(), r);
-      if (!one.isEmpty() || !two.isEmpty()) {
-        rows.add(List.of(r.label(), one, two, corrected ? text(c.corrected(), r) : ""));
+      List<String> row =
+          new ArrayList<>(
+              List.of(r.label() + ", " + r.unit().symbol(), text(all.first().sheet(), r)));
+      for (int k = 0; k < runs.size(); k++) {
+        String was = text(runs.get(k).sheet(), r);
+        String is = text(all.each().get(k).corrected(), r);
+        row.add(was.equals(is) ? was : was + " → " + is);
       }
+      if (row.stream().skip(1).anyMatch(t -> !t.isEmpty())) {
+        rows.add(filled(row));
+      }
+    }
+    if (corrected) {
+      rows.add(filled(List.of("→ as if done like the first")));
     }
     results.show(rows);
   }
 
+  private static List<String> filled(List<String> row) {
+    List<String> whole = new ArrayList<>(row);
+    while (whole.size() < MOST + 2) {
+      whole.add("");
+    }
+    return whole;
+  }
+
+  /** What is said of each run, in a line each; with several runs each is named. */
+  private static String lines(
+      Comparisons all, Function<Comparison, List<String>> of, String before, String none) {
+    List<String> lines = new ArrayList<>();
+    for (Comparison c : all.each()) {
+      String said = of.apply(c).isEmpty() ? none : String.join("; ", of.apply(c));
+      if (!said.isEmpty()) {
+        String name = all.each().size() > 1 ? "“%s”: ".formatted(c.name()) : "";
+        lines.add(Sentence.beginning(name + (name.isEmpty() ? before : "") + said) + ".");
+      }
+    }
+    String head =
+        all.each().size() > 1 && !lines.isEmpty() && !before.isEmpty() ? before.strip() + "\n" : "";
+    return Figures.unbroken(head + String.join("\n", lines));
+  }
+
   private static String text(RunSheet sheet, RunResult r) {
     @Nullable Double v = sheet.results().get(r);
-    return v == null ? "" : Figures.of(v, r.unit());
+    return v == null ? "" : Figures.number(r.unit().fromCore(v));
   }
 }

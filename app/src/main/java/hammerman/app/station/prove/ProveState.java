@@ -3,9 +3,12 @@ package hammerman.app.station.prove;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Keeper;
 import hammerman.app.session.Session;
+import hammerman.design.Design;
+import hammerman.design.DesignDifference;
 import hammerman.duty.Load;
 import hammerman.forecast.Forecast;
 import hammerman.project.Shipped;
+import hammerman.project.UnreadableProject;
 import hammerman.prove.Calibration;
 import hammerman.prove.Comparison;
 import hammerman.prove.ExampleSeason;
@@ -15,7 +18,9 @@ import hammerman.record.Fact;
 import hammerman.record.Incident;
 import hammerman.record.Measurement;
 import hammerman.record.Run;
+import hammerman.record.RunSheet;
 import hammerman.record.Subject;
+import hammerman.store.DesignState;
 import hammerman.store.NotKept;
 import hammerman.store.ProjectStore;
 import hammerman.telemetry.Telemetry;
@@ -29,6 +34,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -43,6 +49,8 @@ final class ProveState {
   private static final int MOST_FITTED = 24;
 
   private static final long LONGEST_FITTED = 400_000;
+
+  private static final long UNKNOWN = -1;
 
   private final Session session;
   private final Latest reading = new Latest("log of a run");
@@ -64,8 +72,13 @@ final class ProveState {
   private long request;
   private long wanted = -1;
 
-  /** A run and how long its log is. */
-  record Row(Fact<Run> run, long samples) {
+  /**
+   * A run.
+   *
+   * @param samples how long its log is
+   * @param design it was made with, if that is still known
+   */
+  record Row(Fact<Run> run, long samples, Optional<Design> design) {
     long id() {
       return run.id();
     }
@@ -184,8 +197,13 @@ final class ProveState {
 
   private static Shown read(ProjectStore store) throws NotKept {
     List<Row> rows = new ArrayList<>();
+    Map<Long, Optional<Design>> designs = new HashMap<>();
     for (Fact<Run> run : store.runBook().runs(0, MOST_RUNS)) {
-      rows.add(new Row(run, store.runBook().samples(run.id())));
+      long state = store.runBook().state(run.id()).orElse(UNKNOWN);
+      if (!designs.containsKey(state)) {
+        designs.put(state, design(store, state));
+      }
+      rows.add(new Row(run, store.runBook().samples(run.id()), designs.get(state)));
     }
     List<Fact<Measurement>> measured = new ArrayList<>();
     for (Fact<Measurement> m : store.inventory().measurements(0, Integer.MAX_VALUE)) {
@@ -203,6 +221,16 @@ final class ProveState {
         store.proofBook().incidents(),
         measured,
         first == null || (built != null && built.isBefore(first)) ? built : first);
+  }
+
+  /** A state that was compacted away, or cannot be read, is not known. */
+  private static Optional<Design> design(ProjectStore store, long state) throws NotKept {
+    Optional<DesignState> found = state == UNKNOWN ? Optional.empty() : store.design().find(state);
+    try {
+      return found.isPresent() ? Optional.of(found.get().project().design()) : Optional.empty();
+    } catch (UnreadableProject e) {
+      return Optional.empty();
+    }
   }
 
   private void take(Shown is) {
@@ -344,7 +372,26 @@ final class ProveState {
     return new Comparison.Entry(
         row.run().value().name(),
         row.run().value().sheet(),
-        Optional.ofNullable(loads.get(row.id())));
+        Optional.ofNullable(loads.get(row.id())),
+        row.design());
+  }
+
+  /** Returns the runs whose logs say something of the very pack and wire of one, itself first. */
+  List<Row> fittedLike(Row one) {
+    RunSheet sheet = one.run().value().sheet();
+    return Stream.concat(
+            Stream.of(one), shown().counting().stream().filter(r -> r.id() != one.id()))
+        .filter(r -> fits.get().containsKey(r.id()))
+        .filter(r -> sheet.isOnTheSame(r.run().value().sheet()))
+        .filter(r -> sameDesign(one, r))
+        .toList();
+  }
+
+  private static boolean sameDesign(Row a, Row b) {
+    if (a.design().isEmpty() || b.design().isEmpty()) {
+      return a.design().isEmpty() && b.design().isEmpty();
+    }
+    return DesignDifference.between(a.design().get(), b.design().get()).isEmpty();
   }
 
   /** Returns the worked example that is at hand, if it is one and its design is unchanged. */
@@ -366,7 +413,7 @@ final class ProveState {
                           "",
                           store -> {
                             for (ExampleSeason.Logged l : made.runs()) {
-                              SeasonLog.keep(store.runBook(), l, now);
+                              SeasonLog.keep(store, l, now);
                             }
                             return true;
                           }),

@@ -140,7 +140,9 @@ final class RotaView extends StackPane {
               List.of(
                   c.course().isEmpty() ? "no course written down" : c.course(),
                   Figures.of(c.mean(), unit),
-                  Double.isNaN(c.spread()) ? "one run" : "± " + Figures.of(c.spread(), unit),
+                  Double.isNaN(c.spread())
+                      ? "one run"
+                      : Figures.scatter(c.mean(), c.spread(), unit),
                   String.valueOf(c.runs())),
               "Use it at Duty",
               () -> use(c)));
@@ -215,14 +217,14 @@ final class RotaView extends StackPane {
       Rota r = Rota.fewest(q);
       answer.setText(
           Figures.unbroken(
-              "%d %s and %d %s work %s through, %s shifts of up to %s."
+              "%d %s and %d %s work %s through, in %s of up to %s."
                   .formatted(
                       r.batteries(),
                       r.batteries() == 1 ? "battery" : "batteries",
                       chargers,
                       chargers == 1 ? "charger" : "chargers",
                       Figures.duration(day),
-                      r.shifts().size(),
+                      r.shifts().size() == 1 ? "one shift" : r.shifts().size() + " shifts",
                       Figures.duration(runs))));
       picture.show(r);
     } catch (InvalidValue e) {

@@ -15,6 +15,7 @@ import hammerman.record.RunSheet;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Label;
@@ -72,6 +73,10 @@ final class RunPanel extends VBox {
       }
     }
     words("Notes", Run::notes, Run::withNotes);
+    words(
+        "Photos, by name",
+        r -> String.join("; ", r.sheet().photos()),
+        (r, text) -> r.withSheet(r.sheet().withPhotos(names(text))));
     for (RunResult r : RunResult.values()) {
       figure(
           results,
@@ -119,6 +124,15 @@ final class RunPanel extends VBox {
     state.chosenProperty().addListener((o, was, is) -> show(is));
     state.logProperty().addListener((o, was, is) -> against(is));
     show(state.chosenProperty().get());
+  }
+
+  /** Names of files parted by semicolons, which a name of one may have least of all. */
+  private static List<String> names(String text) {
+    return Arrays.stream(text.split(";", -1))
+        .map(String::strip)
+        .filter(n -> !n.isEmpty())
+        .distinct()
+        .toList();
   }
 
   private static void prompt(TextField field, String id, String words) {

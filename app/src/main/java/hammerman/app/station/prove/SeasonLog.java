@@ -5,6 +5,7 @@ import hammerman.record.Run;
 import hammerman.record.Run.Channel;
 import hammerman.record.RunSheet.Holds;
 import hammerman.store.NotKept;
+import hammerman.store.ProjectStore;
 import hammerman.store.RunBook;
 import hammerman.store.SampleWriter;
 import hammerman.telemetry.Quantity;
@@ -18,7 +19,8 @@ import java.util.List;
 final class SeasonLog {
   private SeasonLog() {}
 
-  static void keep(RunBook book, Logged logged, Instant now) throws NotKept {
+  static void keep(ProjectStore store, Logged logged, Instant now) throws NotKept {
+    RunBook book = store.runBook();
     Telemetry log = logged.log();
     List<Quantity> held = new ArrayList<>();
     List<Channel> channels = new ArrayList<>();
@@ -33,7 +35,7 @@ final class SeasonLog {
     }
     Run run = new Run(logged.name(), "", "", "", channels, logged.sheet().withLog(holds));
     Instant at = now.minus(Duration.ofHours(Math.round(24 * logged.days()) + 3));
-    long id = book.begin(run, null, at);
+    long id = book.begin(run, store.design().presentState(), at);
     SampleWriter writer = new SampleWriter(channels.size(), blocks -> book.append(id, blocks));
     double[] row = new double[channels.size()];
     for (int k = 0; k < log.size(); k++) {
