@@ -3,6 +3,8 @@ package hammerman.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Written;
 import hammerman.device.StandInServer;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
@@ -23,6 +25,7 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
@@ -265,5 +268,54 @@ class ProvingTest extends AtTheDesk {
     desk.until(() -> newest().photos().equals(List.of("pair, warm.jpg", "ramp.png")));
     assertThat(desk.find("#run-photos-by-name", TextField.class).getText())
         .isEqualTo("pair, warm.jpg; ramp.png");
+  }
+
+  /** The log is read off by keys alone; what is zoomed to is what is copied. */
+  @Test
+  void theLogIsPointedAtZoomedAndCopiedByKeys() {
+    season();
+    desk.until(() -> desk.text("#run-against").contains("root mean square"));
+    Picture picture = desk.find("#run-picture", Picture.class);
+    Desk.fx(
+        () -> {
+          picture.requestFocus();
+          return null;
+        });
+    desk.until(() -> picture.figures().size() == 4);
+    assertThat(pointed(picture)).isEmpty();
+    desk.robot.push(KeyCode.SHIFT, KeyCode.RIGHT);
+    desk.until(() -> pointed(picture).size() == 3);
+    List<String> first = pointed(picture);
+    assertThat(first.getFirst()).matches("1 h 5\\d min: [0-9.]+ V, forecast [0-9.]+ V");
+    desk.robot.push(KeyCode.SHIFT, KeyCode.RIGHT);
+    desk.until(() -> !pointed(picture).equals(first));
+    double whole = span(picture);
+    desk.robot.push(KeyCode.PLUS);
+    desk.until(() -> span(picture) < 0.55 * whole);
+    String[] lines =
+        Desk.fx(
+                () -> {
+                  desk.robot.push(KeyCode.SHORTCUT, KeyCode.C);
+                  return Clipboard.getSystemClipboard().getString();
+                })
+            .split("\n", -1);
+    assertThat(lines[0]).startsWith("time_s,Voltage V,Current A");
+    desk.robot.push(KeyCode.HOME);
+    desk.until(() -> span(picture) == whole);
+  }
+
+  /** What the crosshair reads, from the top. */
+  private static List<String> pointed(Picture picture) {
+    return Desk.fx(
+        () ->
+            Written.in(picture).stream()
+                .map(w -> w.text().replace('\u00a0', ' '))
+                .filter(t -> t.contains(": "))
+                .toList());
+  }
+
+  private static double span(Picture picture) {
+    double[] time = Desk.fx(() -> picture.figures().getFirst().values());
+    return time[time.length - 1] - time[0];
   }
 }

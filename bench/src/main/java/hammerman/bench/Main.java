@@ -5,8 +5,8 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
  * Runs the measurements: {@code start}, {@code edit}, {@code sheet}, {@code log}, {@code store},
- * {@code kill}, {@code mutants}, {@code engine}, {@code models}, {@code fit}, {@code sort}; all
- * without a name.
+ * {@code zoom}, {@code kill}, {@code mutants}, {@code engine}, {@code models}, {@code fit}, {@code
+ * sort}; all without a name.
  */
 public final class Main {
   private Main() {}
@@ -27,6 +27,9 @@ public final class Main {
     }
     if (which.equals("store") || which.equals("all")) {
       StoreBench.run();
+    }
+    if (which.equals("zoom") || which.equals("all")) {
+      ZoomBench.run();
     }
     if (which.equals("kill") || which.equals("all")) {
       KillBench.run(args.length > 1 ? Integer.parseInt(args[1]) : 500);

@@ -104,7 +104,8 @@ final class StoreBench {
     }
   }
 
-  private static Path log(Path file) throws IOException {
+  /** Writes a log of a million rows. */
+  static Path log(Path file) throws IOException {
     try (BufferedWriter out = Files.newBufferedWriter(file)) {
       out.write("Time (ms);Voltage (V);Current (A);Speed (km/h);Temp (°C);Mark\n");
       for (int k = 0; k < ROWS; k++) {

@@ -135,6 +135,30 @@ class AgeingTest {
     assertThat(all.getLast().mean()).isEqualTo(10);
   }
 
+  @Test
+  void eachPackHasItsOwnRuns() {
+    RunSheet first = RunSheet.NOTHING.withWords(RunCondition.PACK, "first");
+    RunSheet second = RunSheet.NOTHING.withWords(RunCondition.PACK, "second");
+    List<PackUse> all =
+        PackUse.of(
+            List.of(
+                first.withResult(RunResult.CHARGE, 3600.0).withResult(RunResult.DURATION, 60.0),
+                second.withResult(RunResult.LOWEST_VOLTAGE, 44.0),
+                first
+                    .withResult(RunResult.CHARGE, 1800.0)
+                    .withResult(RunResult.ENERGY, 90_000.0)
+                    .withResult(RunResult.REGENERATED, 10_000.0)
+                    .withResult(RunResult.LOWEST_VOLTAGE, 45.0),
+                RunSheet.NOTHING));
+    assertThat(all).extracting(PackUse::pack).containsExactly("", "first", "second");
+    PackUse one = all.get(1);
+    assertThat(one.runs()).isEqualTo(2);
+    assertThat(one.charge()).isEqualTo(5400);
+    assertThat(one.energy()).as("net of what came back").isEqualTo(80_000);
+    assertThat(one.lowestVoltage()).isEqualTo(45);
+    assertThat(all.getFirst().lowestVoltage()).isNaN();
+  }
+
   @ParameterizedTest
   @EnumSource(Kind.class)
   void everyIncidentHasSuspectsWithATestForEach(Kind kind) {

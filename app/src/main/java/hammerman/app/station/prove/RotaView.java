@@ -1,6 +1,7 @@
 package hammerman.app.station.prove;
 
 import hammerman.app.control.ActTable;
+import hammerman.app.control.Facts;
 import hammerman.app.control.Form;
 import hammerman.app.control.QuantityField;
 import hammerman.app.station.Page;
@@ -10,6 +11,7 @@ import hammerman.duty.Task;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.prove.Consumption;
+import hammerman.prove.PackUse;
 import hammerman.prove.Rota;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
@@ -37,6 +39,8 @@ final class RotaView extends StackPane {
   private final Label none = new Label("No run with its energy is written down yet.");
   private final Label answer = new Label();
   private final Label handOver = new Label();
+  private final Facts packs =
+      new Facts("fact-name", "fact-value", "fact-value", "fact-value", "fact-value", "fact-value");
   private final RotaPicture picture = new RotaPicture();
   private final QuantityField run;
   private final QuantityField charge;
@@ -54,6 +58,7 @@ final class RotaView extends StackPane {
     answer.getStyleClass().add("verdict-line");
     answer.setWrapText(true);
     answer.setMinHeight(USE_PREF_SIZE);
+    packs.setId("runs-by-pack");
     handOver.setId("hand-over");
     handOver.getStyleClass().add("answer");
     handOver.setWrapText(true);
@@ -83,6 +88,8 @@ final class RotaView extends StackPane {
                 Page.heading("Energy by course"),
                 none,
                 courses,
+                Page.heading("Runs by pack"),
+                packs,
                 Page.heading("Batteries in turn"),
                 fields,
                 answer,
@@ -91,6 +98,25 @@ final class RotaView extends StackPane {
                 caution));
     state.shownProperty().addListener((o, was, is) -> show());
     show();
+  }
+
+  /** What each pack has done, with a head. */
+  private List<List<String>> byPack() {
+    List<PackUse> all =
+        PackUse.of(state.shown().counting().stream().map(r -> r.run().value().sheet()).toList());
+    List<List<String>> rows = new ArrayList<>();
+    rows.add(List.of("Pack", "runs", "time", "charge", "energy", "lowest"));
+    for (PackUse p : all) {
+      rows.add(
+          List.of(
+              p.pack().isEmpty() ? "not written down" : p.pack(),
+              String.valueOf(p.runs()),
+              Figures.duration(p.time()),
+              Figures.of(p.charge(), Unit.AMPERE_HOUR),
+              Figures.of(p.energy(), Unit.WATT_HOUR),
+              Double.isNaN(p.lowestVoltage()) ? "" : Figures.of(p.lowestVoltage(), Unit.VOLT)));
+    }
+    return all.isEmpty() ? List.of() : rows;
   }
 
   private interface Taker {
@@ -150,6 +176,7 @@ final class RotaView extends StackPane {
     none.setVisible(rows.isEmpty());
     courses.show(
         rows.isEmpty() ? List.of() : List.of("Course", "takes", "differs by", "runs"), rows);
+    packs.show(byPack());
     Forecast f = state.forecast();
     handOver.setText(f == null ? "" : Figures.unbroken(handOver(f)));
     if (f != null && !typed) {

@@ -8,6 +8,7 @@ import hammerman.app.picture.Scale;
 import hammerman.record.Run.Channel;
 import hammerman.record.Trace;
 import hammerman.unit.Figures;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -108,6 +109,31 @@ final class RunPicture extends Picture {
   void show(@Nullable Stretch value) {
     stretch = value;
     redraw();
+  }
+
+  /** What is seen: where many samples share a slot, the middle of their range. */
+  @Override
+  public List<Series> figures() {
+    Stretch s = stretch;
+    if (s == null) {
+      return List.of();
+    }
+    List<Series> all = new ArrayList<>();
+    all.add(new Series("time_s", middles(s.time())));
+    for (int c = 0; c < s.channels().size(); c++) {
+      Channel channel = s.channels().get(c);
+      String unit = channel.unit().isEmpty() ? "" : " " + channel.unit();
+      all.add(new Series(channel.name() + unit, middles(s.traces().get(c))));
+    }
+    return all;
+  }
+
+  private static double[] middles(Trace t) {
+    double[] values = new double[t.size()];
+    for (int k = 0; k < values.length; k++) {
+      values[k] = 0.5 * (t.low(k) + t.high(k));
+    }
+    return values;
   }
 
   /** Returns how many slots a picture of this width has. */

@@ -1,0 +1,131 @@
+package hammerman.bench;
+
+import hammerman.app.picture.Picture;
+import hammerman.finding.Station;
+import hammerman.store.LogImport;
+import hammerman.store.NotKept;
+import hammerman.store.ProjectStore;
+import hammerman.table.TableFile;
+import hammerman.table.UnreadableTable;
+import hammerman.telemetry.Mapping;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Arrays;
+import javafx.animation.AnimationTimer;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A run of a million samples in the real window: how long from going to the station until the
+ * picture of its log is drawn, and how many pictures a second are drawn while it is zoomed.
+ */
+final class ZoomBench {
+  private static final int FRAMES = 300;
+
+  /** Halves of the whole that one goes in before going out again. */
+  private static final int DEEP = 12;
+
+  private ZoomBench() {}
+
+  static void run() throws InterruptedException, IOException {
+    Path log = StoreBench.log(Scratch.folder("zoom").resolve("log.csv"));
+    Window.measure((w, done) -> new Zooming(w, log, done).begin());
+  }
+
+  /** Takes the log in as the window does. */
+  private static long taken(ProjectStore store, Path log) throws NotKept {
+    try {
+      TableFile table = TableFile.open(log);
+      LogImport in = new LogImport(table, Mapping.guess(table));
+      long run = store.runBook().begin(in.run("Run"), null, Instant.EPOCH);
+      LogImport.Imported read =
+          in.read(blocks -> store.runBook().append(run, blocks), share -> {}, () -> false)
+              .orElseThrow();
+      store.runBook().finish(run, read.samples());
+      return run;
+    } catch (UnreadableTable | IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** What happens pulse by pulse. */
+  private static final class Zooming extends AnimationTimer {
+    private final Window window;
+    private final Path log;
+    private final Runnable done;
+    private final double[] millis = new double[FRAMES];
+    private long from = System.nanoTime();
+    private double seen = Double.NaN;
+    private int drawn = -1;
+    private int presses;
+
+    Zooming(Window window, Path log, Runnable done) {
+      this.window = window;
+      this.log = log;
+      this.done = done;
+    }
+
+    void begin() {
+      window
+          .session()
+          .keeper()
+          .record(
+              store -> taken(store, log),
+              run -> {
+                System.out.printf("a million rows taken in: %.2f s%n", since() / 1000);
+                from = System.nanoTime();
+                window.frame().go(Station.PROVE, "runs");
+                start();
+              },
+              trouble -> {
+                System.out.println("not kept: " + trouble.why());
+                done.run();
+              });
+    }
+
+    private double since() {
+      return (System.nanoTime() - from) / 1e6;
+    }
+
+    private @Nullable Picture picture() {
+      Node found = window.scene().lookup("#run-picture");
+      return found instanceof Picture p && !p.figures().isEmpty() ? p : null;
+    }
+
+    @Override
+    public void handle(long now) {
+      Picture p = picture();
+      if (p == null) {
+        return;
+      }
+      double[] time = p.figures().getFirst().values();
+      double span = time[time.length - 1] - time[0];
+      if (span == seen) {
+        return;
+      }
+      seen = span;
+      if (drawn < 0) {
+        System.out.printf("from going to Prove to the picture: %.0f ms%n", since());
+      } else {
+        millis[drawn] = since();
+      }
+      from = System.nanoTime();
+      if (++drawn == FRAMES) {
+        stop();
+        Arrays.sort(millis);
+        System.out.printf(
+            "zoom: a new picture every %.1f ms, 95th percentile %.1f ms (%.0f pictures/s)%n",
+            millis[FRAMES / 2],
+            millis[(int) (FRAMES * 0.95)],
+            1000 * FRAMES / Arrays.stream(millis).sum());
+        done.run();
+        return;
+      }
+      KeyCode key = presses++ / DEEP % 2 == 0 ? KeyCode.ADD : KeyCode.SUBTRACT;
+      p.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+    }
+  }
+}
