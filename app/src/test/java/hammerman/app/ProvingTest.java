@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Written;
+import hammerman.design.SecondPack;
 import hammerman.device.StandInServer;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
@@ -302,6 +303,35 @@ class ProvingTest extends AtTheDesk {
     assertThat(lines[0]).startsWith("time_s,Voltage V,Current A");
     desk.robot.push(KeyCode.HOME);
     desk.until(() -> span(picture) == whole);
+  }
+
+  /** Before any run the rota is planned by the forecast, and so is the hand-over of two packs. */
+  @Test
+  void twoPacksAreHandedOverBeforeAnyRunIsWrittenDown() {
+    desk.example();
+    Desk.fx(
+        () -> {
+          desk.session.editDesign(
+              "second",
+              Station.GUARD,
+              d ->
+                  d.withSecond(
+                      new SecondPack(d.pack(), d.guard(), SecondPack.Joining.SWITCH_OVER, 1, 1)));
+          return null;
+        });
+    desk.settle();
+    desk.view(Station.PROVE, "rota");
+    desk.until(() -> desk.text("#hand-over").contains("hand over when the first reads"));
+    assertThat(desk.text("#rota-answer")).contains("batteries and 1 charger");
+    String before = desk.text("#hand-over");
+    Desk.fx(
+        () -> {
+          desk.session.editDesign(
+              "fewer", Station.STACK, d -> d.withPack(d.pack().withCounts(13, 3)));
+          return null;
+        });
+    desk.settle();
+    desk.until(() -> !desk.text("#hand-over").equals(before));
   }
 
   /** What the crosshair reads, from the top. */

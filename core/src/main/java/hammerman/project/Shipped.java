@@ -113,7 +113,7 @@ public final class Shipped {
   /**
    * Returns a season of runs that goes with an example, made by the engine with a meter's noise.
    * One true change is in each: the barrow's connector pair was changed for a worse one, the box
-   * got a longer lead, and a weak cell of the speaker was replaced.
+   * got a longer lead, and the speaker's plug corroded.
    */
   public static ExampleSeason season(Example example) {
     Chain chain = LaidOut.of(example(example).design()).chain();
@@ -145,7 +145,7 @@ public final class Shipped {
                   RunCondition.WIRE,
                   "1.5 m, as built",
                   "5 m lead",
-                  1.6),
+                  2.6),
               "Night at the telescope",
               2);
       case PAVEMENT_SPEAKER ->
@@ -157,10 +157,10 @@ public final class Shipped {
                   299.15,
                   0.97,
                   3,
-                  RunCondition.PACK,
-                  "as matched",
-                  "weak cell of group 4 replaced",
-                  0.88),
+                  RunCondition.WIRE,
+                  "plug as new",
+                  "plug after a wet week",
+                  2.4),
               "Market square",
               3);
     };

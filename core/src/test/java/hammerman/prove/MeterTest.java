@@ -14,6 +14,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -131,6 +132,18 @@ class MeterTest {
     assertThat(Math.abs(after / before - 1)).as("resistance moved").isGreaterThan(0.08);
     double last = fits.getLast().capacity().value();
     assertThat(last).as("and it faded").isLessThan(fits.getFirst().capacity().value() + 0.01);
+    List<Comparison.Entry> all =
+        season.runs().stream()
+            .map(
+                l ->
+                    new Comparison.Entry(
+                        l.name(),
+                        l.sheet(),
+                        Optional.of(l.log().asTask().load()),
+                        Optional.empty()))
+            .toList();
+    Comparison told = Comparison.of(chain, all.getFirst(), all.getLast(), all);
+    assertThat(told.remaining().cause()).as(told.remaining().conclusion()).isPresent();
   }
 
   @Test

@@ -114,6 +114,7 @@ final class CompareView extends StackPane {
     getChildren().add(new VBox(12, both, results));
     state.shownProperty().addListener((o, was, is) -> fill());
     state.fitsProperty().addListener((o, was, is) -> compare());
+    state.forecastProperty().addListener((o, was, is) -> compare());
     fill();
   }
 

@@ -135,6 +135,7 @@ final class HealthView extends StackPane {
     right.setMinWidth(290);
     getChildren().add(new Beside(left, right));
     state.shownProperty().addListener((o, was, is) -> work());
+    state.forecastProperty().addListener((o, was, is) -> work());
     state.fitsProperty().addListener((o, was, is) -> work());
   }
 

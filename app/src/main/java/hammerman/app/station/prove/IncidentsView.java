@@ -110,6 +110,7 @@ final class IncidentsView extends StackPane {
     kind.valueProperty().addListener((o, was, is) -> suspect(null));
     run.valueProperty().addListener((o, was, is) -> suspect(null));
     state.shownProperty().addListener((o, was, is) -> show(is));
+    state.forecastProperty().addListener((o, was, is) -> show(state.shown()));
     show(state.shown());
   }
 

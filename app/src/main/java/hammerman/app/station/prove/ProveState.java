@@ -67,7 +67,8 @@ final class ProveState {
   private final Set<Long> tried = new HashSet<>();
   private final Map<Long, Load> loads = new HashMap<>();
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
-  private @Nullable Forecast forecast;
+  private final ReadOnlyObjectWrapper<@Nullable Forecast> forecast =
+      new ReadOnlyObjectWrapper<>(this, "forecast", null);
   private long records = -1;
   private long request;
   private long wanted = -1;
@@ -158,7 +159,12 @@ final class ProveState {
   }
 
   @Nullable Forecast forecast() {
-    return forecast;
+    return forecast.get();
+  }
+
+  /** The forecast that runs are held against; absent until the station is gone to. */
+  ReadOnlyObjectProperty<@Nullable Forecast> forecastProperty() {
+    return forecast.getReadOnlyProperty();
   }
 
   Instant now() {
@@ -168,8 +174,9 @@ final class ProveState {
   /** Follows the forecast and the records. */
   void follow(Forecast is) {
     Keeper keeper = session.keeper();
-    boolean changed = forecast == null || !is.design().equals(forecast.design());
-    forecast = is;
+    Forecast was = forecast.get();
+    boolean changed = was == null || !is.design().equals(was.design());
+    forecast.set(is);
     boolean unread = records != keeper.recordsProperty().get();
     if (unread) {
       records = keeper.recordsProperty().get();
@@ -247,7 +254,7 @@ final class ProveState {
 
   /** Fits the newest run that is not fitted yet; then the next. */
   private void fitNext() {
-    Forecast f = forecast;
+    Forecast f = forecast.get();
     Optional<Row> next =
         shown().runs().stream()
             .filter(Row::counts)
@@ -268,7 +275,7 @@ final class ProveState {
                 fitting.submit(
                     () -> found.map(log -> fit(log, f)),
                     fit -> {
-                      if (f.equals(forecast)) {
+                      if (f.equals(forecast.get())) {
                         fit.ifPresent(c -> fitted(row.id(), c));
                         fitNext();
                       }
@@ -312,7 +319,7 @@ final class ProveState {
 
   private void readLog() {
     Row row = chosen.get();
-    Forecast f = forecast;
+    Forecast f = forecast.get();
     if (row == null || f == null || row.samples() < 2) {
       reading.cancel();
       return;

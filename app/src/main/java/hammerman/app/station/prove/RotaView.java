@@ -20,6 +20,7 @@ import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -41,6 +42,7 @@ final class RotaView extends StackPane {
   private final Label handOver = new Label();
   private final Facts packs =
       new Facts("fact-name", "fact-value", "fact-value", "fact-value", "fact-value", "fact-value");
+  private final Label packHead = Page.heading("Runs by pack");
   private final RotaPicture picture = new RotaPicture();
   private final QuantityField run;
   private final QuantityField charge;
@@ -58,6 +60,8 @@ final class RotaView extends StackPane {
     answer.getStyleClass().add("verdict-line");
     answer.setWrapText(true);
     answer.setMinHeight(USE_PREF_SIZE);
+    answer.managedProperty().bind(answer.textProperty().isNotEmpty());
+    answer.visibleProperty().bind(answer.managedProperty());
     packs.setId("runs-by-pack");
     handOver.setId("hand-over");
     handOver.getStyleClass().add("answer");
@@ -88,7 +92,7 @@ final class RotaView extends StackPane {
                 Page.heading("Energy by course"),
                 none,
                 courses,
-                Page.heading("Runs by pack"),
+                packHead,
                 packs,
                 Page.heading("Batteries in turn"),
                 fields,
@@ -97,6 +101,7 @@ final class RotaView extends StackPane {
                 picture,
                 caution));
     state.shownProperty().addListener((o, was, is) -> show());
+    state.forecastProperty().addListener((o, was, is) -> show());
     show();
   }
 
@@ -176,7 +181,12 @@ final class RotaView extends StackPane {
     none.setVisible(rows.isEmpty());
     courses.show(
         rows.isEmpty() ? List.of() : List.of("Course", "takes", "differs by", "runs"), rows);
-    packs.show(byPack());
+    List<List<String>> used = byPack();
+    packs.show(used);
+    for (Node n : List.of(packHead, packs)) {
+      n.setVisible(!used.isEmpty());
+      n.setManaged(!used.isEmpty());
+    }
     Forecast f = state.forecast();
     handOver.setText(f == null ? "" : Figures.unbroken(handOver(f)));
     if (f != null && !typed) {
