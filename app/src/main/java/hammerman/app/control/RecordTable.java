@@ -5,17 +5,17 @@ import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
-import javafx.collections.transformation.FilteredList;
-import javafx.collections.transformation.SortedList;
 import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableColumn;
@@ -56,8 +56,14 @@ public final class RecordTable<T> extends VBox {
   private final List<Column<T>> columns;
   private final TableView<T> table = new TableView<>();
   private final TextField filter = new TextField();
-  private final ObservableList<T> rows = FXCollections.observableArrayList();
-  private final FilteredList<T> passed = new FilteredList<>(rows);
+  private List<T> rows = List.of();
+
+  /**
+   * The rows that pass the filter, in the order of the heads; changed as a whole, which is quick.
+   */
+  private final ObservableList<T> seen = FXCollections.observableArrayList();
+
+  private boolean filling;
   private final ReadOnlyObjectWrapper<@Nullable T> chosen =
       new ReadOnlyObjectWrapper<>(this, "chosen", null);
   private Consumer<List<List<String>>> paste = lines -> {};
@@ -83,7 +89,7 @@ public final class RecordTable<T> extends VBox {
     filter.setId(id + "-filter");
     filter.setPromptText("Filter by words");
     filter.setAccessibleText("Filter " + name);
-    filter.textProperty().addListener((o, was, is) -> passed.setPredicate(row -> matches(row, is)));
+    filter.textProperty().addListener((o, was, is) -> fill());
     table.setId(id);
     table.setAccessibleText(name);
     Label nothing = new Label(empty);
@@ -97,15 +103,22 @@ public final class RecordTable<T> extends VBox {
     if (columns.stream().anyMatch(Column::wrapped)) {
       table.getStyleClass().add("lines");
     }
-    SortedList<T> sorted = new SortedList<>(passed);
-    table.setItems(sorted);
+    table.setItems(seen);
     // A column sorts by its rows' values, not by their texts.
     table.setSortPolicy(
         t -> {
-          sorted.setComparator(order());
+          fill();
           return true;
         });
-    table.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> chosen.set(is));
+    table
+        .getSelectionModel()
+        .selectedItemProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!filling) {
+                chosen.set(is);
+              }
+            });
     table.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     table.setOnMouseClicked(
         e -> {
@@ -182,28 +195,15 @@ public final class RecordTable<T> extends VBox {
     if (rows.equals(all)) {
       return;
     }
-    T was = chosen.get();
     searched.clear();
     TablePosition<T, ?> typed = table.getEditingCell();
     String text =
         typed != null && table.lookup("#cell-typing") instanceof TextField f ? f.getText() : "";
-    if (table.getEditingCell() != null && sameRows(all)) {
-      // Somebody types in one of them: only what changed is put anew.
-      for (int k = 0; k < all.size(); k++) {
-        if (!rows.get(k).equals(all.get(k))) {
-          rows.set(k, all.get(k));
-        }
-      }
-    } else {
-      rows.setAll(all);
-    }
+    rows = List.copyOf(all);
+    fill();
     readying++;
     if (rows.size() > READIED) {
       ready(readying, 0);
-    }
-    if (was != null) {
-      Object same = key.apply(was);
-      all.stream().filter(row -> key.apply(row).equals(same)).findFirst().ifPresent(this::choose);
     }
     if (typed != null) {
       Platform.runLater(() -> typeOn(typed, text));
@@ -234,13 +234,44 @@ public final class RecordTable<T> extends VBox {
     }
   }
 
+  /** Puts the rows that pass the filter into the table; the one chosen stays so if it is there. */
+  private void fill() {
+    String words = filter.getText();
+    Comparator<T> order = order();
+    Stream<T> passed = rows.stream().filter(row -> matches(row, words));
+    List<T> now = (order == null ? passed : passed.sorted(order)).toList();
+    T was = chosen.get();
+    filling = true;
+    if (table.getEditingCell() != null && sameRows(now)) {
+      // Somebody types in one of them: only what changed is put anew.
+      for (int k = 0; k < now.size(); k++) {
+        if (!seen.get(k).equals(now.get(k))) {
+          seen.set(k, now.get(k));
+        }
+      }
+    } else if (!seen.equals(now)) {
+      seen.setAll(now);
+    }
+    filling = false;
+    T selected = table.getSelectionModel().getSelectedItem();
+    if (was != null) {
+      Object same = key.apply(was);
+      Optional<T> again = now.stream().filter(row -> key.apply(row).equals(same)).findFirst();
+      if (again.isPresent() && !again.get().equals(selected)) {
+        select(again.get());
+        selected = again.get();
+      }
+    }
+    chosen.set(selected);
+  }
+
   /** Whether rows are the same ones in the same order, whatever they show. */
-  private boolean sameRows(List<T> all) {
-    if (rows.size() != all.size()) {
+  private boolean sameRows(List<T> now) {
+    if (seen.size() != now.size()) {
       return false;
     }
-    for (int k = 0; k < all.size(); k++) {
-      if (!key.apply(rows.get(k)).equals(key.apply(all.get(k)))) {
+    for (int k = 0; k < now.size(); k++) {
+      if (!key.apply(seen.get(k)).equals(key.apply(now.get(k)))) {
         return false;
       }
     }
@@ -258,6 +289,10 @@ public final class RecordTable<T> extends VBox {
     if (row.equals(chosen.get())) {
       return;
     }
+    select(row);
+  }
+
+  private void select(T row) {
     table.getSelectionModel().clearSelection();
     table.getSelectionModel().select(row);
     table.scrollTo(row);
@@ -293,6 +328,9 @@ public final class RecordTable<T> extends VBox {
   }
 
   private boolean matches(T row, String words) {
+    if (words.isBlank()) {
+      return true;
+    }
     String text = searched.computeIfAbsent(row, this::searchable);
     for (String word : words.toLowerCase(Locale.ROOT).strip().split("\\s+", -1)) {
       if (!text.contains(word)) {
