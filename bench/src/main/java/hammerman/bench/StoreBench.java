@@ -49,7 +49,7 @@ final class StoreBench {
     }
     System.out.printf(
         "opening the demo: first %.0f ms, median %.0f ms%n", opening[0], median(opening));
-    Path log = log(folder.resolve("log.csv"));
+    Path log = log(folder.resolve("log.csv"), ROWS);
     try (ProjectStore store = ProjectStore.open(file, now)) {
       for (int k = 0; k < 3; k++) {
         imported(store, log, now);
@@ -104,11 +104,11 @@ final class StoreBench {
     }
   }
 
-  /** Writes a log of a million rows. */
-  static Path log(Path file) throws IOException {
+  /** Writes a log. */
+  static Path log(Path file, int rows) throws IOException {
     try (BufferedWriter out = Files.newBufferedWriter(file)) {
       out.write("Time (ms);Voltage (V);Current (A);Speed (km/h);Temp (°C);Mark\n");
-      for (int k = 0; k < ROWS; k++) {
+      for (int k = 0; k < rows; k++) {
         int amps = 200 + (k / 500 * 37) % 300;
         out.write(k * 100L + ";48," + k % 97 + ";" + amps / 10 + "," + amps % 10 + ";4,2;31,5;7\n");
       }

@@ -1,7 +1,7 @@
 package hammerman.app.station.duty;
 
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
@@ -11,13 +11,12 @@ import hammerman.duty.Machine;
 import hammerman.unit.Figures;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The window of voltage: what the machine works with, and where the pack lies in it, at rest and in
  * its hardest moment.
  */
-final class WindowPicture extends Picture {
+final class WindowPicture extends PictureOf<Chain> {
   private static final double LEFT = 124;
   private static final double RIGHT = 14;
   private static final double TOP = 6;
@@ -25,8 +24,6 @@ final class WindowPicture extends Picture {
 
   /** State of charge that counts as nearly empty. */
   private static final double LOW = 0.10;
-
-  private @Nullable Chain chain;
 
   /** A range of voltage with its name, V. */
   private record Range(String name, double low, double high, Role role) {}
@@ -37,17 +34,8 @@ final class WindowPicture extends Picture {
     setPrefHeight(170);
   }
 
-  void show(Chain value) {
-    chain = value;
-    redraw();
-  }
-
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    Chain c = chain;
-    if (c == null) {
-      return;
-    }
+  protected void paint(Pen pen, double width, double height, Chain c) {
     List<Range> ranges = ranges(c);
     double low = ranges.stream().mapToDouble(Range::low).min().orElse(0);
     double high = ranges.stream().mapToDouble(Range::high).max().orElse(1);

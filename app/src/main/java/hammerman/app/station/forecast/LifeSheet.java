@@ -1,7 +1,7 @@
 package hammerman.app.station.forecast;
 
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
@@ -11,27 +11,16 @@ import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Arrays;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 
 /** The life sheet: capacity over the years with its band, the calendar part, and other ceilings. */
-final class LifeSheet extends Picture {
-  private @Nullable Forecast forecast;
+final class LifeSheet extends PictureOf<Forecast> {
 
   LifeSheet() {
     super("Life sheet: capacity over the years");
   }
 
-  void show(Forecast value) {
-    forecast = value;
-    redraw();
-  }
-
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    Forecast f = forecast;
-    if (f == null) {
-      return;
-    }
+  protected void paint(Pen pen, double width, double height, Forecast f) {
     LifeForecast life = f.life();
     double years = life.yearsHigh() * 1.05;
     for (Forecast.CeilingLife other : f.otherCeilings()) {

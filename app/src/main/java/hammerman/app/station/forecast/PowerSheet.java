@@ -2,7 +2,7 @@ package hammerman.app.station.forecast;
 
 import hammerman.app.picture.Crosshair;
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
@@ -12,28 +12,21 @@ import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
-import org.jspecify.annotations.Nullable;
 
 /** Energy to be had at a power, and the charge below which that power must be cut. */
-final class PowerSheet extends Picture {
+final class PowerSheet extends PictureOf<PowerSweep> {
   private static final double LEFT = 52;
   private static final double RIGHT = 96;
   private static final double TOP = 26;
   private static final double BOTTOM = 26;
   private static final double GAP = 30;
 
-  private @Nullable PowerSweep sweep;
   private double end = 1;
   private final Crosshair cross = new Crosshair(this, LEFT, RIGHT, () -> end);
 
   PowerSheet() {
     super("Energy and usable charge against power");
     setId("power-sheet");
-  }
-
-  void show(PowerSweep value) {
-    sweep = value;
-    redraw();
   }
 
   private static double[] of(
@@ -51,7 +44,7 @@ final class PowerSheet extends Picture {
 
   @Override
   public List<Series> figures() {
-    PowerSweep s = sweep;
+    PowerSweep s = shown();
     return s == null
         ? List.of()
         : List.of(
@@ -64,11 +57,7 @@ final class PowerSheet extends Picture {
   }
 
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    PowerSweep s = sweep;
-    if (s == null) {
-      return;
-    }
+  protected void paint(Pen pen, double width, double height, PowerSweep s) {
     if (s.hot().isEmpty() && s.cold().isEmpty()) {
       pen.words(Role.INK, 13, 8, 24, "The pack gives none of the powers that were tried.");
       return;

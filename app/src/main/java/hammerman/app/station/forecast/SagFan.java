@@ -1,7 +1,7 @@
 package hammerman.app.station.forecast;
 
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
@@ -10,31 +10,20 @@ import hammerman.chain.Path;
 import hammerman.guard.Bms;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The sag fan: voltage at the machine against current, one line for each state of charge, from the
  * ohmic drop to the settled one, with the cut-outs and the hardest moment.
  */
-final class SagFan extends Picture {
+final class SagFan extends PictureOf<Chain> {
   private static final int POINTS = 2;
-  private @Nullable Chain chain;
 
   SagFan() {
     super("Sag fan: voltage at the machine against current");
   }
 
-  void show(Chain value) {
-    chain = value;
-    redraw();
-  }
-
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    Chain c = chain;
-    if (c == null) {
-      return;
-    }
+  protected void paint(Pen pen, double width, double height, Chain c) {
     Path path = c.path();
     double cold = c.design().duty().surroundings().coldestInUse();
     double most = 1.15 * c.demand().peak();
@@ -73,7 +62,7 @@ final class SagFan extends Picture {
   }
 
   private void line(Pen pen, Plot plot, Scale x, Scale y, double soc, double most, double cold) {
-    Chain c = chain;
+    Chain c = shown();
     if (c == null) {
       return;
     }

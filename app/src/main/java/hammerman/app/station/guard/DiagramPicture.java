@@ -1,15 +1,13 @@
 package hammerman.app.station.guard;
 
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Role;
 import hammerman.wiring.Diagram;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 
 /** The wiring diagram on the screen; the same drawing is written as SVG. */
-final class DiagramPicture extends Picture {
-  private @Nullable Diagram diagram;
+final class DiagramPicture extends PictureOf<Diagram> {
 
   /** Pixels for each unit of the diagram at least, and from which its words have their size. */
   private static final double LEAST_SCALE = 2.6;
@@ -21,17 +19,8 @@ final class DiagramPicture extends Picture {
     setMinSize(LEAST_SCALE * Diagram.WIDTH, LEAST_SCALE * (Diagram.HEIGHT - 14));
   }
 
-  void show(Diagram value) {
-    diagram = value;
-    redraw();
-  }
-
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    Diagram d = diagram;
-    if (d == null) {
-      return;
-    }
+  protected void paint(Pen pen, double width, double height, Diagram d) {
     double scale = Math.min(width / Diagram.WIDTH, height / (Diagram.HEIGHT - 14));
     double up = 14 * scale;
     double size = Math.clamp(scale / FULL_SCALE, 0.75, 1);

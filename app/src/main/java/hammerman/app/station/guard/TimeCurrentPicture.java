@@ -1,7 +1,7 @@
 package hammerman.app.station.guard;
 
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Role;
 import hammerman.chain.Demand;
 import hammerman.circuit.Circuit;
@@ -17,29 +17,21 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Time against current, both logarithmic: what every part of the main circuit stands, the fuse as a
  * band between the time it surely stands and the time it surely opens, the duty at every duration,
  * the BMS trip, what ruins the wire, and the short circuits that can happen.
  */
-final class TimeCurrentPicture extends Picture {
+final class TimeCurrentPicture extends PictureOf<Circuit> {
   private static final double SHORTEST = 0.01;
   private static final double LONGEST = 10_000;
   private static final int POINTS = 60;
   private static final Set<Stress.Kind> LOOKED_AT =
       EnumSet.of(Stress.Kind.CURRENT, Stress.Kind.OVERLOAD, Stress.Kind.WITHSTAND);
 
-  private @Nullable Circuit circuit;
-
   TimeCurrentPicture() {
     super("Time against current: every part, fuse, BMS and duty");
-  }
-
-  void show(Circuit value) {
-    circuit = value;
-    redraw();
   }
 
   /** The axes: pixels of a current (A) and a time (s). */
@@ -56,11 +48,7 @@ final class TimeCurrentPicture extends Picture {
   }
 
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    Circuit c = circuit;
-    if (c == null) {
-      return;
-    }
+  protected void paint(Pen pen, double width, double height, Circuit c) {
     Demand demand = c.chain().demand();
     double shorted = c.shortCircuitCurrent(false);
     double least = Math.max(0.5, demand.continuous() / 3);

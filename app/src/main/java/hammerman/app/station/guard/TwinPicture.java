@@ -1,32 +1,23 @@
 package hammerman.app.station.guard;
 
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.simulation.TwinRun;
-import org.jspecify.annotations.Nullable;
 
 /** The currents of two packs through the duty. */
-final class TwinPicture extends Picture {
+final class TwinPicture extends PictureOf<TwinRun> {
   private static final int POINTS = 900;
-
-  private @Nullable TwinRun run;
 
   TwinPicture() {
     super("Currents of both packs through the duty");
   }
 
-  void show(TwinRun value) {
-    run = value;
-    redraw();
-  }
-
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    TwinRun r = run;
-    if (r == null || r.time().length < 2) {
+  protected void paint(Pen pen, double width, double height, TwinRun r) {
+    if (r.time().length < 2) {
       return;
     }
     int n = Math.min(POINTS, r.time().length);

@@ -1,40 +1,28 @@
 package hammerman.app.station.prove;
 
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.app.station.prove.ProveState.Log;
 import hammerman.prove.Calibration;
 import hammerman.prove.Replay;
-import org.jspecify.annotations.Nullable;
 
 /** What is left between log and forecast over time: as designed, and with the scales that fit. */
-final class ResidualPicture extends Picture {
+final class ResidualPicture extends PictureOf<Log> {
   private static final double LEFT = 58;
   private static final double RIGHT = 14;
   private static final double FOOT = 26;
   private static final double HEAD = 26;
-
-  private @Nullable Log log;
 
   ResidualPicture() {
     super("Log less forecast over time");
     setId("residuals");
   }
 
-  void show(@Nullable Log value) {
-    log = value;
-    redraw();
-  }
-
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    Log l = log;
-    if (l == null) {
-      return;
-    }
+  protected void paint(Pen pen, double width, double height, Log l) {
     Replay r = l.replay();
     double[] time = r.time();
     double[] before = left(r, r.forecast(r.run()));

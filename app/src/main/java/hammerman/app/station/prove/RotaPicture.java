@@ -1,37 +1,25 @@
 package hammerman.app.station.prove;
 
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.prove.Rota;
-import org.jspecify.annotations.Nullable;
 
 /** A day's work with batteries in turn: a bar for each shift, a line for each battery. */
-final class RotaPicture extends Picture {
+final class RotaPicture extends PictureOf<Rota> {
   private static final double LEFT = 76;
   private static final double FOOT = 28;
   private static final double TALLEST = 34;
-
-  private @Nullable Rota rota;
 
   RotaPicture() {
     super("Batteries in turn over the day");
     setId("rota-picture");
   }
 
-  void show(@Nullable Rota value) {
-    rota = value;
-    redraw();
-  }
-
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    Rota r = rota;
-    if (r == null) {
-      return;
-    }
+  protected void paint(Pen pen, double width, double height, Rota r) {
     Scale x = new Scale(0, r.wanted() / 3600, LEFT, width - 14);
     double row = Math.min(TALLEST, (height - FOOT - 4) / r.batteries());
     for (int b = 1; b <= r.batteries(); b++) {

@@ -1,7 +1,7 @@
 package hammerman.app.station.sort;
 
 import hammerman.app.picture.Pen;
-import hammerman.app.picture.Picture;
+import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
@@ -11,10 +11,9 @@ import hammerman.unit.Unit;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
 
 /** The groups as columns filled with their cells, and below how far each is from their mean. */
-final class GroupsPicture extends Picture {
+final class GroupsPicture extends PictureOf<Matching> {
   private static final double LEFT = 54;
   private static final double RIGHT = 12;
   private static final double TOP = 26;
@@ -24,22 +23,15 @@ final class GroupsPicture extends Picture {
   /** Cells thinner than this are not told apart, px. */
   private static final double LEAST_CELL = 3;
 
-  private @Nullable Matching matching;
-
   GroupsPicture() {
     super("Groups filled with their cells, and how level they are");
     setId("groups-picture");
     setMinSize(300, 220);
   }
 
-  void show(@Nullable Matching value) {
-    matching = value;
-    redraw();
-  }
-
   @Override
   public List<Series> figures() {
-    Matching m = matching;
+    Matching m = shown();
     if (m == null) {
       return List.of();
     }
@@ -59,11 +51,7 @@ final class GroupsPicture extends Picture {
   }
 
   @Override
-  protected void paint(Pen pen, double width, double height) {
-    Matching m = matching;
-    if (m == null) {
-      return;
-    }
+  protected void paint(Pen pen, double width, double height, Matching m) {
     double[] ah = capacities(m);
     int n = ah.length;
     double mean = Arrays.stream(ah).average().orElse(1);
