@@ -385,6 +385,16 @@ class BuildingTest extends AtTheDesk {
     desk.press("#bench-second");
     desk.keyIn("level-figures", figures);
     assertThat(charge()).as("four in parallel take less than six").isLessThan(first);
+    desk.view(Station.BUILD, "charge");
+    desk.press("#charge-simulate");
+    desk.until(() -> desk.text("#charge-call").contains("All is well"));
+    desk.view(Station.BUILD, "probe");
+    assertThat(desk.find("#bench-first", Node.class).isDisabled())
+        .as("a charge is watched until it ends")
+        .isTrue();
+    desk.view(Station.BUILD, "charge");
+    desk.press("#charge-stop");
+    assertThat(desk.find("#bench-first", Node.class).isDisabled()).isFalse();
   }
 
   /** What the third group takes to be level. */

@@ -99,7 +99,7 @@ public record Comparison(
                     Figures.of(to.get().air(), Unit.CELSIUS, 0)));
       }
       Load wanted = load.get();
-      OptionalDouble factor = carried(chain, a.sheet(), b.sheet());
+      OptionalDouble factor = carried(chain, a, b);
       if (factor.isPresent()) {
         wanted = wanted.times(factor.getAsDouble());
         worked.add(
@@ -156,9 +156,11 @@ public record Comparison(
   }
 
   /** The factor on the second's power that makes up for another load, if there is one to make. */
-  private static OptionalDouble carried(Chain chain, RunSheet a, RunSheet b) {
-    return Math.abs(mass(a) - mass(b)) > 0
-        ? Carried.factor(chain.design().duty().task(), mass(b), mass(a))
+  private static OptionalDouble carried(Chain chain, Entry a, Entry b) {
+    double was = mass(b.sheet());
+    double wanted = mass(a.sheet());
+    return b.load().isPresent() && Math.abs(wanted - was) > 0
+        ? Carried.factor(chain.design().duty().task(), was, wanted)
         : OptionalDouble.empty();
   }
 

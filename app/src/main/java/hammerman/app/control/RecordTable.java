@@ -50,6 +50,9 @@ public final class RecordTable<T> extends VBox {
 
   private static final double TICK = 30;
 
+  /** Height of a row of one line, px: where all are alike, none has to be measured. */
+  private static final double ROW = 27;
+
   /** So many rows are made ready for the filter between two events: a few ms. */
   private static final int READIED = 200;
 
@@ -102,6 +105,8 @@ public final class RecordTable<T> extends VBox {
     table.setEditable(columns.stream().anyMatch(c -> c.typed().isOpen()));
     if (columns.stream().anyMatch(Column::wrapped)) {
       table.getStyleClass().add("lines");
+    } else {
+      table.setFixedCellSize(ROW);
     }
     table.setItems(seen);
     // A column sorts by its rows' values, not by their texts.

@@ -2,7 +2,6 @@ package hammerman.app.shell;
 
 import hammerman.app.control.FileAsk;
 import hammerman.app.job.Latest;
-import hammerman.app.session.Kept;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
 import hammerman.app.session.Workshop;
@@ -20,7 +19,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -81,11 +79,9 @@ public final class Frame {
   private final FileDesk desk;
   private final ProjectCommands project;
   private final Commands commands;
+  private final Troubles troubles;
   private StationView current;
   private Theme theme;
-  private @Nullable String keptTrouble;
-  private @Nullable String forecastTrouble;
-  private boolean warned;
 
   /** Builds the frame of a workshop. */
   public Frame(Workshop workshop) {
@@ -126,14 +122,14 @@ public final class Frame {
     session.projectProperty().addListener((o, was, is) -> showProject(is));
     session.keeper().recordsProperty().addListener((o, was, is) -> changed(Slice.RECORDS));
     session.undoableProperty().addListener((o, was, is) -> showUndoable());
-    session.keeper().keptProperty().addListener((o, was, is) -> showKept(is));
-    session.forecastTroubleProperty().addListener((o, was, is) -> showForecastTrouble(is));
+    session.keeper().keptProperty().addListener((o, was, is) -> status.show(is, desk::time));
     Dimmer.follow(session.busyProperty(), session.forecastTroubleProperty(), List.of(plate, rail));
     // Refusals and failures of whatever was pressed or painted end here, in words.
     Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> failed(e));
     plate.show(session.project());
     showUndoable();
-    showKept(session.keeper().keptProperty().get());
+    status.show(session.keeper().keptProperty().get(), desk::time);
+    troubles = new Troubles(session, notices);
     go(Station.DUTY);
     if (!workshop.troubles().isEmpty()) {
       complain(String.join(" ", workshop.troubles()));
@@ -209,15 +205,7 @@ public final class Frame {
 
   /** Whether the window may close; if changes cannot be kept that is said once. */
   public boolean mayClose() {
-    Kept kept = session.keeper().keptProperty().get();
-    if (kept.trouble() == null || !kept.waiting() || warned) {
-      return true;
-    }
-    warned = true;
-    complain(
-        kept.trouble()
-            + " Close again to leave without the changes, or keep it under another name.");
-    return false;
+    return troubles.mayClose();
   }
 
   private void show(Forecast forecast) {
@@ -392,28 +380,6 @@ public final class Frame {
     redo.setAccessibleText("Redo " + can.redo().orElse("nothing"));
     undo.setTooltip(can.undo().map(w -> new Tooltip("Take back: " + w)).orElse(null));
     redo.setTooltip(can.redo().map(w -> new Tooltip("Make again: " + w)).orElse(null));
-  }
-
-  private void showKept(Kept kept) {
-    status.show(kept, desk::time);
-    keptTrouble = said(keptTrouble, kept.trouble());
-  }
-
-  private void showForecastTrouble(String trouble) {
-    forecastTrouble = said(forecastTrouble, trouble.isEmpty() ? null : trouble);
-  }
-
-  /** Says trouble once, and takes it away when it is over. */
-  private @Nullable String said(@Nullable String before, @Nullable String now) {
-    if (!Objects.equals(before, now)) {
-      if (before != null) {
-        notices.over(before);
-      }
-      if (now != null) {
-        complain(now);
-      }
-    }
-    return now;
   }
 
   private void failed(Throwable e) {

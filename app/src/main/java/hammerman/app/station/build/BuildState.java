@@ -40,6 +40,7 @@ final class BuildState {
   private final ReadOnlyObjectWrapper<@Nullable String> chosen =
       new ReadOnlyObjectWrapper<>(this, "chosen", null);
   private final ReadOnlyBooleanWrapper second = new ReadOnlyBooleanWrapper(this, "second", false);
+  private final ReadOnlyBooleanWrapper watched = new ReadOnlyBooleanWrapper(this, "watched", false);
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
   private @Nullable Forecast forecast;
   private @Nullable Read read;
@@ -98,6 +99,16 @@ final class BuildState {
   /** Whether the second of two packs stands on the bench. */
   ReadOnlyBooleanProperty secondProperty() {
     return second.getReadOnlyProperty();
+  }
+
+  /** Whether a charge is watched: no other pack is put on the bench meanwhile. */
+  ReadOnlyBooleanProperty watchedProperty() {
+    return watched.getReadOnlyProperty();
+  }
+
+  /** Says whether a charge is watched. */
+  void watch(boolean is) {
+    watched.set(is);
   }
 
   /** Puts one of two packs on the bench. */

@@ -28,7 +28,6 @@ import org.jspecify.annotations.Nullable;
 final class ChargeView extends StackPane {
   private final BuildState state;
   private final PackDesk desk;
-  private final PackSwitch which;
   private final Label call = new Label();
   private final Label facts = new Label();
   private final ChargePicture picture = new ChargePicture();
@@ -47,7 +46,6 @@ final class ChargeView extends StackPane {
   ChargeView(BuildState state, PackDesk desk) {
     this.state = state;
     this.desk = desk;
-    which = new PackSwitch(state);
     desk.watch(this::frame, this::gone);
     call.setId("charge-call");
     call.getStyleClass().add("verdict-line");
@@ -101,7 +99,8 @@ final class ChargeView extends StackPane {
     picture.setMinHeight(200);
     picture.setPrefHeight(360);
     VBox.setVgrow(picture, Priority.ALWAYS);
-    getChildren().add(new VBox(8, which, tools, standing, call, facts, picture, caution));
+    getChildren()
+        .add(new VBox(8, new PackSwitch(state), tools, standing, call, facts, picture, caution));
     silence.setOnFinished(e -> hear(watch == null ? null : watch.silent(ChargeWatch.SILENCE + 1)));
     state.shownProperty().addListener((o, was, is) -> expect());
     state.secondProperty().addListener((o, was, is) -> other());
@@ -175,7 +174,7 @@ final class ChargeView extends StackPane {
     picture.show(frames);
     ChargeWatch w = ChargeWatch.of(on.forecast().chain(), start(s, on));
     watch = w;
-    which.setDisable(true);
+    state.watch(true);
     picture.forecast(w, on.design());
     hear(w.silent(0));
     silence.playFromStart();
@@ -216,7 +215,7 @@ final class ChargeView extends StackPane {
     call.getStyleClass().add(c.stop() ? "bad" : "good");
     if (c.stop() || c.ended()) {
       silence.stop();
-      which.setDisable(false);
+      state.watch(false);
       desk.plug(false);
     }
   }
@@ -241,7 +240,7 @@ final class ChargeView extends StackPane {
   private void end() {
     desk.plug(false);
     silence.stop();
-    which.setDisable(false);
+    state.watch(false);
     watch = null;
     call.setText("The charger is switched off. Let the pack rest for an hour and read the groups.");
     call.getStyleClass().removeAll("good", "bad");

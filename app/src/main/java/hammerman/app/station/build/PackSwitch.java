@@ -5,7 +5,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 
-/** Which of two packs stands on the bench; not there with one. */
+/** Which of two packs stands on the bench; not there with one, and fixed while one is charged. */
 final class PackSwitch extends HBox {
   private final BuildState state;
   private final ToggleButton first = button("First pack", "bench-first");
@@ -20,6 +20,7 @@ final class PackSwitch extends HBox {
     second.setOnAction(e -> state.putOnBench(true));
     getChildren().addAll(first, second);
     managedProperty().bind(visibleProperty());
+    disableProperty().bind(state.watchedProperty());
     state.shownProperty().addListener((o, was, is) -> show());
     state.secondProperty().addListener((o, was, is) -> show());
     show();
