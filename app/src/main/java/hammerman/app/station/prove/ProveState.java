@@ -5,7 +5,6 @@ import hammerman.app.session.Keeper;
 import hammerman.app.session.Session;
 import hammerman.design.Design;
 import hammerman.design.DesignDifference;
-import hammerman.duty.Load;
 import hammerman.forecast.Forecast;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
@@ -28,11 +27,9 @@ import hammerman.unit.InvalidValue;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -45,11 +42,6 @@ import org.jspecify.annotations.Nullable;
 final class ProveState {
   private static final int MOST_RUNS = 2000;
 
-  /** So many of the newest runs are fitted, each if its log is no longer than this. */
-  private static final int MOST_FITTED = 24;
-
-  private static final long LONGEST_FITTED = 400_000;
-
   private static final long UNKNOWN = -1;
 
   private final Session session;
@@ -61,11 +53,7 @@ final class ProveState {
       new ReadOnlyObjectWrapper<>(this, "chosen", null);
   private final ReadOnlyObjectWrapper<@Nullable Log> log =
       new ReadOnlyObjectWrapper<>(this, "log", null);
-  private final Latest fitting = new Latest("fit of a run");
-  private final ReadOnlyObjectWrapper<Map<Long, Calibration>> fits =
-      new ReadOnlyObjectWrapper<>(this, "fits", Map.of());
-  private final Set<Long> tried = new HashSet<>();
-  private final Map<Long, Load> loads = new HashMap<>();
+  private final Fits fits;
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
   private final ReadOnlyObjectWrapper<@Nullable Forecast> forecast =
       new ReadOnlyObjectWrapper<>(this, "forecast", null);
@@ -122,6 +110,7 @@ final class ProveState {
 
   ProveState(Session session) {
     this.session = session;
+    fits = new Fits(session.keeper(), this::say);
   }
 
   ReadOnlyObjectProperty<Shown> shownProperty() {
@@ -143,7 +132,7 @@ final class ProveState {
 
   /** What the logs of the newest runs say of the present design, by the number of the run. */
   ReadOnlyObjectProperty<Map<Long, Calibration>> fitsProperty() {
-    return fits.getReadOnlyProperty();
+    return fits.property();
   }
 
   ReadOnlyStringProperty saidProperty() {
@@ -177,6 +166,10 @@ final class ProveState {
     Forecast was = forecast.get();
     boolean changed = was == null || !is.design().equals(was.design());
     forecast.set(is);
+    if (changed) {
+      // The same records say something else of another design, and those of another project too.
+      fits.begin(is, shown().runs());
+    }
     boolean unread = records != keeper.recordsProperty().get();
     if (unread) {
       records = keeper.recordsProperty().get();
@@ -194,10 +187,6 @@ final class ProveState {
             t -> say(t.why()));
       }
     } else if (changed) {
-      // The same records say something else of another design.
-      fits.set(Map.of());
-      tried.clear();
-      fitNext();
       readLog();
     }
   }
@@ -242,7 +231,7 @@ final class ProveState {
 
   private void take(Shown is) {
     shown.set(is);
-    fitNext();
+    fits.take(forecast.get(), is.runs());
     Row was = chosen.get();
     long id = wanted >= 0 ? wanted : was == null ? -1 : was.id();
     Optional<Row> again = is.runs().stream().filter(r -> r.id() == id).findFirst();
@@ -250,52 +239,6 @@ final class ProveState {
       wanted = -1;
     }
     choose(again.or(() -> is.runs().stream().findFirst()).orElse(null));
-  }
-
-  /** Fits the newest run that is not fitted yet; then the next. */
-  private void fitNext() {
-    Forecast f = forecast.get();
-    Optional<Row> next =
-        shown().runs().stream()
-            .filter(Row::counts)
-            .limit(MOST_FITTED)
-            .filter(r -> r.samples() > 1 && r.samples() <= LONGEST_FITTED)
-            .filter(r -> !tried.contains(r.id()))
-            .findFirst();
-    if (f == null || next.isEmpty()) {
-      return;
-    }
-    Row row = next.get();
-    tried.add(row.id());
-    session
-        .keeper()
-        .records(
-            store -> store.runBook().telemetry(row.run()),
-            found ->
-                fitting.submit(
-                    () -> found.map(log -> fit(log, f)),
-                    fit -> {
-                      if (f.equals(forecast.get())) {
-                        fit.ifPresent(c -> fitted(row.id(), c));
-                        fitNext();
-                      }
-                    },
-                    e -> fitNext()),
-            t -> say(t.why()));
-  }
-
-  /** What a log says: the load that it drew, and the scales that meet it. */
-  private record Fit(Load load, Optional<Calibration> scales) {}
-
-  private static Fit fit(Telemetry log, Forecast f) {
-    return new Fit(log.asTask().load(), Calibration.of(Replay.of(f.chain(), log)));
-  }
-
-  private void fitted(long run, Fit fit) {
-    loads.put(run, fit.load());
-    Map<Long, Calibration> all = new HashMap<>(fits.get());
-    fit.scales().ifPresent(c -> all.put(run, c));
-    fits.set(Map.copyOf(all));
   }
 
   /** Looks at a run. */
@@ -377,10 +320,7 @@ final class ProveState {
   /** Returns a run as it is compared; its load is known once its log is fitted. */
   Comparison.Entry entry(Row row) {
     return new Comparison.Entry(
-        row.run().value().name(),
-        row.run().value().sheet(),
-        Optional.ofNullable(loads.get(row.id())),
-        row.design());
+        row.run().value().name(), row.run().value().sheet(), fits.load(row), row.design());
   }
 
   /** Returns the runs whose logs say something of the very pack and wire of one, itself first. */
@@ -388,7 +328,7 @@ final class ProveState {
     RunSheet sheet = one.run().value().sheet();
     return Stream.concat(
             Stream.of(one), shown().counting().stream().filter(r -> r.id() != one.id()))
-        .filter(r -> fits.get().containsKey(r.id()))
+        .filter(r -> fitsProperty().get().containsKey(r.id()))
         .filter(r -> sheet.isOnTheSame(r.run().value().sheet()))
         .filter(r -> sameDesign(one, r))
         .toList();
