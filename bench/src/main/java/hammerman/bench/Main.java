@@ -49,6 +49,9 @@ public final class Main {
     if (which.equals("sort") || which.equals("all")) {
       SortBench.run();
     }
+    if (which.equals("cells") || which.equals("all")) {
+      SortBench.table();
+    }
     System.exit(0);
   }
 }
