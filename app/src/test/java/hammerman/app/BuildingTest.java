@@ -377,6 +377,30 @@ class BuildingTest extends AtTheDesk {
     desk.until(() -> desk.text("#probe-verdict").contains("Every lead reads what it should"));
     desk.press("#bench-first");
     desk.until(() -> desk.text("#probe-verdict").contains("1 of 14 contacts"));
+    // A reading that was kept for the second is on its card, and on no other.
+    Desk.fx(
+        () -> {
+          desk.session
+              .keeper()
+              .record(
+                  store ->
+                      store
+                          .buildBook()
+                          .record(
+                              new StepRecord(
+                                  "second.probe.3", 10.77, StepRecord.Verdict.WITHIN, ""),
+                              Instant.parse("2026-03-01T10:00:00Z")),
+                  id -> {},
+                  t -> {});
+          return null;
+        });
+    desk.press("#bench-second");
+    desk.press("#probe-empty");
+    desk.press("#bench-first");
+    desk.press("#bench-second");
+    desk.until(() -> desk.find("#contact-3", TextField.class).getText().startsWith("10.77"));
+    desk.press("#bench-first");
+    assertThat(desk.find("#contact-3", TextField.class).getText()).isEmpty();
     desk.view(Station.BUILD, "level");
     String figures =
         "3.612 3.609 3.580 3.611 3.612 3.609 3.611 3.612 3.609 3.611 3.612 3.609 3.611";

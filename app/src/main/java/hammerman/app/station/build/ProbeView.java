@@ -121,7 +121,7 @@ final class ProbeView extends StackPane {
       point(0);
     }
     for (int k = 0; k < leads; k++) {
-      Progress.Mark mark = s.progress().marks().get(on.step(on.step("probe." + k)));
+      Progress.Mark mark = s.progress().marks().get(on.step("probe." + k));
       Fact<StepRecord> fact = mark == null ? null : mark.fact();
       Double kept = fact == null ? null : fact.value().reading();
       if (kept != null && Double.isNaN(read[k])) {
