@@ -13,6 +13,8 @@ rm -rf "$work"
 mkdir -p "$work/input" "$work/notices"
 cp "$here/app/target/hammerman-app-$version.jar" "$here"/app/target/lib/*.jar "$work/input/"
 
+read -r -a options <<< "$HAMMERMAN_OPTIONS" # of the Java machine, as the script has them
+
 say "collecting the notices of what is shipped ..."
 "$jdk/bin/java" "$here/packaging/Notices.java" "$work/input" "$work/notices"
 
@@ -28,8 +30,7 @@ mkdir -p "$out"
   --description "Design, build and prove a lithium battery pack" \
   --input "$work/input" --main-jar "hammerman-app-$version.jar" --main-class hammerman.app.Launcher \
   --runtime-image "$work/runtime" --dest "$out" --icon "$here/packaging/hammerman.png" \
-  --java-options "--enable-native-access=ALL-UNNAMED" --java-options "--sun-misc-unsafe-memory-access=allow" \
-  --java-options "-XX:+UseSerialGC"
+  --java-options "${options[*]}"
 
 root=$out/Hammerman
 case "$(uname)" in Darwin) app=$out/Hammerman.app/Contents/app; runtime=$out/Hammerman.app/Contents/runtime/Contents/Home ;; *) app=$root/lib/app; runtime=$root/lib/runtime ;; esac
@@ -40,10 +41,9 @@ cp "$here"/packaging/hammerman.desktop "$here"/packaging/hammerman-mime.xml "$ap
 say "preparing its fast start ..."
 # The cache is good for the very class path that it was made with: that of the image, in its order.
 path=$(sed -n 's/^app\.classpath=//p' "$app/Hammerman.cfg" | sed "s#\$APPDIR#$app#" | paste -sd: -)
-options=(--enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow -XX:+UseSerialGC)
 java=$runtime/bin/java
 if [ ! -x "$java" ]; then java=$jdk/bin/java; fi
-if "$java" "${options[@]}" -Dglass.platform=Headless -Dprism.order=sw -XX:AOTCacheOutput="$app/hammerman.aot" -cp "$path" hammerman.app.Launcher --rehearse >/dev/null 2>&1; then
+if "$java" "${options[@]}" -Dglass.platform=Headless -Dprism.order=sw -XX:+UnlockDiagnosticVMOptions -XX:-AOTRecordTraining -XX:AOTCacheOutput="$app/hammerman.aot" -cp "$path" hammerman.app.Launcher --rehearse >/dev/null 2>&1; then
   sed -i.bak 's#^\[JavaOptions\]#[JavaOptions]\njava-options=-XX:AOTCache=$APPDIR/hammerman.aot\njava-options=-Xlog:aot=off\njava-options=-Xlog:cds=off#' "$app/Hammerman.cfg" && rm -f "$app/Hammerman.cfg.bak"
 else
   say "no fast start on this JDK; going on without."

@@ -30,6 +30,8 @@ public final class HammermanApp extends Application {
     List<String> args = getParameters().getRaw();
     String first = args.isEmpty() ? "" : args.getFirst();
     boolean walk = walks(first);
+    // Before the first control is made, or the platform would load its own look too.
+    Theme.DAY.apply();
     Workshop workshop = Launcher.workshop();
     Settings settings = workshop.settings();
     Session session = workshop.session();

@@ -3,14 +3,14 @@ package hammerman.app;
 import hammerman.app.session.Settings;
 import hammerman.app.session.Workshop;
 import hammerman.app.theme.Theme;
-import hammerman.project.Project;
-import hammerman.project.Shipped;
+import hammerman.forecast.Forecast;
 import hammerman.store.OwnStore;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
@@ -20,6 +20,8 @@ import org.apache.commons.io.FileUtils;
 /** Entry point; apart from the application class so that JavaFX may lie on the class path. */
 public final class Launcher {
   private static final Logger TOOLKIT = Logger.getLogger("javafx");
+
+  private static final String REGION_IMAGES = "prism.disableRegionCaching";
 
   private static final CompletableFuture<Void> TOOLKIT_UP = new CompletableFuture<>();
   private static CompletableFuture<Workshop> opening = new CompletableFuture<>();
@@ -37,15 +39,35 @@ public final class Launcher {
   public static void main(String[] args) {
     // On the class path JavaFX warns at every start; it is meant to lie there.
     TOOLKIT.setLevel(Level.SEVERE);
+    flat();
     boolean walk = args.length > 0 && HammermanApp.walks(args[0]);
-    // The database's library and the first project take their time to load; meanwhile the toolkit
-    // starts.
-    CompletableFuture<Project> starter = CompletableFuture.supplyAsync(Shipped::starter);
+    // The database's library and the first forecast take their time; meanwhile the toolkit starts.
+    // Each has a thread: the common ones are too few on a small machine.
+    CompletableFuture<Forecast> begun = beside("begun", Workshop::begun);
     opening =
-        CompletableFuture.supplyAsync(() -> store(walk ? temporary() : Settings.home()))
-            .thenCombine(starter, (opened, read) -> workshop(opened));
+        beside("store", () -> store(walk ? temporary() : Settings.home()))
+            .thenCombine(begun, Launcher::workshop);
     Theme.loadFonts();
-    Application.launch(HammermanApp.class, args);
+    try {
+      Application.launch(HammermanApp.class, args);
+    } catch (RuntimeException e) {
+      // What keeps the work waits to be told that there is no more, and the process for it.
+      if (!opening.isCompletedExceptionally()) {
+        opening.join().close();
+      }
+      throw e;
+    }
+  }
+
+  /** Lets flat grounds be filled as they are: images of them, put together in parts, cost more. */
+  private static void flat() {
+    if (System.getProperty(REGION_IMAGES) == null) {
+      System.setProperty(REGION_IMAGES, "true");
+    }
+  }
+
+  private static <T> CompletableFuture<T> beside(String name, Supplier<T> work) {
+    return CompletableFuture.supplyAsync(work, task -> new Thread(task, name).start());
   }
 
   /** A store with the folder that it is in. */
@@ -66,7 +88,7 @@ public final class Launcher {
     }
   }
 
-  private static Workshop workshop(Opened opened) {
+  private static Workshop workshop(Opened opened, Forecast begun) {
     return new Workshop(
         opened.store(),
         opened.home(),
@@ -74,7 +96,8 @@ public final class Launcher {
         task -> {
           TOOLKIT_UP.join();
           Platform.runLater(task);
-        });
+        },
+        begun);
   }
 
   /**

@@ -25,7 +25,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 
-/** Data that ships with the application: the starter cells and the worked examples. */
+/** Data that ships with the application: the first project, the starter cells, worked examples. */
 public final class Shipped {
   private Shipped() {}
 
@@ -43,13 +43,6 @@ public final class Shipped {
         JsonMapping.MAPPER.readValue(bytes("/hammerman/guard/parts.json"), Parts.class);
 
     private PartsToChoose() {}
-  }
-
-  /** The project to start from, read when it is first asked for. */
-  private static final class Starter {
-    static final Project PROJECT = project("/hammerman/starter.json");
-
-    private Starter() {}
   }
 
   /** Returns the starter library: generic classes of cells, without makers. */

@@ -344,11 +344,8 @@ public final class Form {
   }
 
   private Label complaint() {
-    Label label = new Label();
-    label.getStyleClass().add("complaint");
+    Words label = new Words("complaint");
     label.setMaxWidth(labelWidth + fieldWidth + 40);
-    label.managedProperty().bind(label.textProperty().isNotEmpty());
-    label.visibleProperty().bind(label.textProperty().isNotEmpty());
     return label;
   }
 

@@ -48,7 +48,7 @@ public final class LogPanel extends VBox {
   private final Taker taker;
   private final Latest reading = new Latest("log");
   private final Label source = new Label();
-  private final Label complaint = new Label();
+  private final Words complaint = new Words("complaint", "log-complaint");
   private final VBox preview = new VBox(6);
   private final ProgressBar progress = new ProgressBar(0);
   private final Button cancel = new Button("Cancel");
@@ -83,10 +83,6 @@ public final class LogPanel extends VBox {
     this.taker = taker;
     source.setId("log-source");
     source.getStyleClass().add("answer");
-    complaint.setId("log-complaint");
-    complaint.getStyleClass().add("complaint");
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
-    complaint.setMinHeight(USE_PREF_SIZE);
     Button choose = new Button("Choose a log");
     choose.setId("choose-log");
     choose.getStyleClass().add("act");

@@ -50,6 +50,9 @@ public final class RecordTable<T> extends VBox {
 
   private static final double TICK = 30;
 
+  /** A column of figures is at most so much wider than it need be, where there are words. */
+  private static final double FIGURES_AT_MOST = 1.3;
+
   /** Height of a row of one line, px: where all are alike, none has to be measured. */
   private static final double ROW = 27;
 
@@ -312,6 +315,10 @@ public final class RecordTable<T> extends VBox {
     TableColumn<T, String> column = new TableColumn<>(c.head());
     column.setPrefWidth(c.width());
     column.setMinWidth(c.width());
+    if (c.figure() && columns.stream().anyMatch(other -> !other.figure())) {
+      // Room that is left over is for words.
+      column.setMaxWidth(c.width() * FIGURES_AT_MOST);
+    }
     column.setCellValueFactory(
         row -> new ReadOnlyStringWrapper(c.text().apply(row.getValue())).getReadOnlyProperty());
     column.setCellFactory(made -> new TableWords<>(c));

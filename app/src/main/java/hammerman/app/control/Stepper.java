@@ -35,10 +35,8 @@ public final class Stepper extends VBox {
     Button more = button("+", name + ", one more", 1, change);
     Label label = new Label(name);
     label.getStyleClass().add("fact-name");
-    Label complaint = new Label();
+    Words complaint = Words.complaint(field.complaintProperty());
     complaint.getStyleClass().add("complaint");
-    complaint.textProperty().bind(field.complaintProperty());
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
     complaint.setMaxWidth(240);
     getChildren().addAll(label, new HBox(2, less, field, more), complaint);
   }

@@ -61,14 +61,15 @@ public final class Session {
    *
    * @param keeper keeps the work
    * @param shelf the builder's own cells and parts
+   * @param begun the forecast of the empty project
    */
-  Session(Keeper keeper, Shelf shelf, Clock clock) {
+  Session(Keeper keeper, Shelf shelf, Clock clock, Forecast begun) {
     this.keeper = keeper;
     this.shelf = shelf;
     this.clock = clock;
     Project first = Shipped.starter();
     project = new ReadOnlyObjectWrapper<>(this, "project", first);
-    forecast = new ReadOnlyObjectWrapper<>(this, "forecast", Forecast.of(first.design()));
+    forecast = new ReadOnlyObjectWrapper<>(this, "forecast", begun);
     history.begin(first);
     beginKeeping("New project", first);
   }

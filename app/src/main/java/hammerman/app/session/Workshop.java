@@ -1,5 +1,7 @@
 package hammerman.app.session;
 
+import hammerman.forecast.Forecast;
+import hammerman.project.Shipped;
 import hammerman.store.OwnStore;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -29,7 +31,7 @@ public final class Workshop {
    * @param home the program's folder
    */
   public Workshop(OwnStore own, Path home, Clock clock) {
-    this(own, home, clock, Platform::runLater);
+    this(own, home, clock, Platform::runLater, begun());
   }
 
   /**
@@ -38,8 +40,9 @@ public final class Workshop {
    * @param own the builder's own store, which the workshop closes
    * @param home the program's folder
    * @param ui runs on the interface thread, as soon as there is one
+   * @param begun the forecast of the empty project, from {@link #begun()}
    */
-  public Workshop(OwnStore own, Path home, Clock clock, Executor ui) {
+  public Workshop(OwnStore own, Path home, Clock clock, Executor ui, Forecast begun) {
     this.own = own;
     troubles = new ArrayList<>(Shelf.takeOver(own, home, clock));
     settings = new Settings(own, writer, clock);
@@ -51,7 +54,12 @@ public final class Workshop {
             Executors.newSingleThreadScheduledExecutor(task -> new Thread(task, "keeper")),
             ui,
             clock);
-    session = new Session(keeper, shelf, clock);
+    session = new Session(keeper, shelf, clock, begun);
+  }
+
+  /** Returns the forecast of the empty project that every workshop begins with. */
+  public static Forecast begun() {
+    return Forecast.of(Shipped.starter().design());
   }
 
   /** Opens the workshop of a folder. */

@@ -273,6 +273,8 @@ public final class Frame {
     page.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
     page.getStyleClass().add("page");
     page.setFocusTraversable(false);
+    // The skin keeps an image of the whole page, which would be made anew for each stroke in it.
+    page.skinProperty().addListener((o, was, is) -> page.lookup(".viewport").setCache(false));
     BorderPane sheet = new BorderPane();
     sheet.setTop(head);
     sheet.setCenter(inset(page, 0, 4, 4, 16));

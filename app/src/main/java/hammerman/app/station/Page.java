@@ -1,6 +1,7 @@
 package hammerman.app.station;
 
 import hammerman.app.control.Views;
+import hammerman.app.control.Words;
 import hammerman.finding.Station;
 import hammerman.unit.Figures;
 import java.util.List;
@@ -90,13 +91,9 @@ public final class Page extends VBox {
 
   /** Shows what was just said, above the body, as long as there is something. */
   public Page withSaid(ReadOnlyStringProperty words) {
-    Label said = new Label();
+    Words said = new Words("said");
     said.setId(station.name().toLowerCase(Locale.ROOT) + "-said");
-    said.getStyleClass().add("said");
-    said.setWrapText(true);
-    said.setMinHeight(USE_PREF_SIZE);
     said.textProperty().bind(words);
-    said.managedProperty().bind(said.textProperty().isNotEmpty());
     getChildren().add(1, said);
     return this;
   }

@@ -2,6 +2,7 @@ package hammerman.app.station.build;
 
 import hammerman.app.control.InWords;
 import hammerman.app.control.PlainButton;
+import hammerman.app.control.Words;
 import hammerman.build.OnePack;
 import hammerman.build.Step;
 import hammerman.cell.CellCircuit;
@@ -28,8 +29,8 @@ import org.jspecify.annotations.Nullable;
 final class ChargeView extends StackPane {
   private final BuildState state;
   private final PackDesk desk;
-  private final Label call = new Label();
-  private final Label facts = new Label();
+  private final Words call = new Words("verdict-line", "charge-call");
+  private final Words facts = new Words("answer", "charge-facts");
   private final ChargePicture picture = new ChargePicture();
   private final ChoiceBox<Fault> fault = new ChoiceBox<>();
   private final List<ChargeFrame> frames = new ArrayList<>();
@@ -47,26 +48,15 @@ final class ChargeView extends StackPane {
     this.state = state;
     this.desk = desk;
     desk.watch(this::frame, this::gone);
-    call.setId("charge-call");
-    call.getStyleClass().add("verdict-line");
-    facts.setId("charge-facts");
-    facts.getStyleClass().add("answer");
     Label standing = new Label();
     standing.setId("charge-standing");
     standing.getStyleClass().add("fact-name");
     standing.textProperty().bind(desk.standingProperty());
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Outdoors, on stone, never below 0 °C, and you stay with it. If a cell swells, hisses"
                 + " or smells, pull the mains plug and keep away from the smoke. This watch sees"
                 + " only what it is told.");
-    caution.getStyleClass().add("caution");
-    for (Label l : List.of(call, facts, caution)) {
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-      l.setMaxWidth(Double.MAX_VALUE);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
-    }
     fault.setId("charge-fault");
     fault.setAccessibleText("Fault of the simulated pack");
     fault
@@ -212,7 +202,6 @@ final class ChargeView extends StackPane {
     String margin = c.margin().isEmpty() ? "" : " Left to the limit: " + c.margin() + ".";
     call.setText(Figures.unbroken((c.stop() ? "STOP. " : "") + c.say() + margin));
     call.getStyleClass().removeAll("good", "bad");
-    call.getStyleClass().add(c.stop() ? "bad" : "good");
     if (c.stop() || c.ended()) {
       silence.stop();
       state.watch(false);

@@ -3,6 +3,7 @@ package hammerman.app.station.build;
 import hammerman.app.control.Column;
 import hammerman.app.control.RecordTable;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.build.OnePack;
 import hammerman.pack.Pack;
 import hammerman.remedy.Levelling;
@@ -14,7 +15,6 @@ import hammerman.unit.Valid;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
@@ -31,7 +31,7 @@ final class LevelView extends StackPane {
   private final ToggleButton groups = new ToggleButton("Groups in series");
   private final ToggleButton cells = new ToggleButton("Cells of one group");
   private final TypedField figures = new TypedField("Rest voltages", this::typed);
-  private final Label answer = new Label();
+  private final Words answer = new Words("answer", "level-answer");
   private final RecordTable<Row> table =
       new RecordTable<Row>(
               "level",
@@ -83,24 +83,13 @@ final class LevelView extends StackPane {
     figures.setId("level-figures");
     figures.setPromptText("3.612 3.609 3.655 …");
     HBox.setHgrow(figures, Priority.ALWAYS);
-    Label complaint = new Label();
+    Words complaint = Words.complaint(figures.complaintProperty());
     complaint.setId("level-complaint");
-    complaint.getStyleClass().add("complaint");
-    complaint.textProperty().bind(figures.complaintProperty());
-    answer.setId("level-answer");
-    answer.getStyleClass().add("answer");
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Groups are brought level before the links are on, and cells before the strip is. A"
                 + " charge of a single cell is watched from beginning to end, never above its full"
                 + " voltage and never below 0 °C; what sat below its cut-off is never revived.");
-    caution.getStyleClass().add("caution");
-    for (Label l : List.of(complaint, answer, caution)) {
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-      l.setMaxWidth(Double.MAX_VALUE);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
-    }
     state
         .secondProperty()
         .addListener(

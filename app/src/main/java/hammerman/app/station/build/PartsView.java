@@ -6,6 +6,7 @@ import hammerman.app.control.PlainButton;
 import hammerman.app.control.QuantityField;
 import hammerman.app.control.RecordTable;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.build.PartItem;
 import hammerman.build.Stage;
@@ -33,8 +34,8 @@ final class PartsView extends StackPane {
 
   private final BuildState state;
   private final RecordTable<Row> table;
-  private final Label totals = new Label();
-  private final Label held = new Label();
+  private final Words totals = new Words("answer", "parts-totals");
+  private final Words held = new Words("answer", "parts-held");
   private final Label name = new Label();
   private final ToggleGroup have = new ToggleGroup();
   private final QuantityField price;
@@ -89,14 +90,6 @@ final class PartsView extends StackPane {
     note.setId("part-note");
     note.setPromptText("Where it was ordered, and when");
     panel = panel();
-    totals.setId("parts-totals");
-    held.setId("parts-held");
-    for (Label l : List.of(totals, held)) {
-      l.getStyleClass().add("answer");
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
-    }
     FlowPane tools =
         new FlowPane(
             8,

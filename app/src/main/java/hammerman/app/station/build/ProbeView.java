@@ -2,6 +2,7 @@ package hammerman.app.station.build;
 
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.QuantityField;
+import hammerman.app.control.Words;
 import hammerman.build.Expected;
 import hammerman.build.OnePack;
 import hammerman.build.Progress;
@@ -41,8 +42,8 @@ final class ProbeView extends StackPane {
   private final PackDesk desk;
   private final TilePane contacts = new TilePane(8, 6);
   private final PlacePicture place = new PlacePicture();
-  private final Label verdict = new Label();
-  private final Label hint = new Label();
+  private final Words verdict = new Words("verdict-line", "probe-verdict");
+  private final Words hint = new Words("answer", "probe-hint");
   private final List<Contact> all = new ArrayList<>();
   private double[] read = new double[0];
 
@@ -57,21 +58,10 @@ final class ProbeView extends StackPane {
   ProbeView(BuildState state, PackDesk desk) {
     this.state = state;
     this.desk = desk;
-    verdict.setId("probe-verdict");
-    verdict.getStyleClass().add("verdict-line");
-    hint.setId("probe-hint");
-    hint.getStyleClass().add("answer");
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "The plug stays out of the BMS until every contact reads what it should. Black lead on"
                 + " battery minus; the tips are one slip from a short.");
-    caution.getStyleClass().add("caution");
-    for (Label l : List.of(verdict, hint, caution)) {
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-      l.setMaxWidth(Double.MAX_VALUE);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
-    }
     FlowPane tools =
         new FlowPane(
             8,

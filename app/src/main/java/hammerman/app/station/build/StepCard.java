@@ -3,6 +3,7 @@ package hammerman.app.station.build;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.QuantityField;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.build.Cause;
 import hammerman.build.Check;
 import hammerman.build.Expected;
@@ -34,15 +35,15 @@ final class StepCard extends VBox {
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
 
   private final BuildState state;
-  private final Label stage = words("step-stage", "step-stage");
-  private final Label text = words("step-text", "step-text");
-  private final Label tools = words("step-tools", "fact-name");
-  private final Label cautions = words("step-cautions", "caution");
-  private final Label expects = words("step-expects", "step-expects");
-  private final Label why = words("step-why", "fact-name");
-  private final Label waits = words("step-waits", "complaint");
-  private final Label verdict = words("step-verdict", "verdict-line");
-  private final Label complaint = words("step-complaint", "complaint");
+  private final Words stage = new Words("step-stage", "step-stage");
+  private final Words text = new Words("step-text", "step-text");
+  private final Words tools = new Words("fact-name", "step-tools");
+  private final Words cautions = new Words("caution", "step-cautions");
+  private final Words expects = new Words("step-expects", "step-expects");
+  private final Words why = new Words("fact-name", "step-why");
+  private final Words waits = new Words("complaint", "step-waits");
+  private final Words verdict = new Words("verdict-line", "step-verdict");
+  private final Words complaint = new Words("complaint", "step-complaint");
   private final VBox causes = new VBox(6);
   private final HBox reading = new HBox(8);
   private final FlowPane acts = new FlowPane(8, 6);
@@ -68,18 +69,6 @@ final class StepCard extends VBox {
     state.chosenProperty().addListener((o, was, is) -> show());
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
     show();
-  }
-
-  private static Label words(String id, String style) {
-    Label l = new Label();
-    l.setId(id);
-    l.getStyleClass().add(style);
-    l.setWrapText(true);
-    l.setMinHeight(USE_PREF_SIZE);
-    l.setMaxWidth(Double.MAX_VALUE);
-    l.managedProperty().bind(l.textProperty().isNotEmpty());
-    l.visibleProperty().bind(l.managedProperty());
-    return l;
   }
 
   private void key(KeyEvent e) {
@@ -196,7 +185,7 @@ final class StepCard extends VBox {
     }
     int k = 1;
     for (Cause c : check.get().causes(v)) {
-      Label l = words("step-cause-" + k, "step-cause");
+      Words l = new Words("step-cause", "step-cause-" + k);
       l.setText("%d. %s. To tell: %s.".formatted(k++, capital(c.say()), c.next()));
       causes.getChildren().add(l);
     }

@@ -3,8 +3,9 @@ package hammerman.app.station.cell;
 import hammerman.app.control.Beside;
 import hammerman.app.control.Column;
 import hammerman.app.control.Facts;
+import hammerman.app.control.FewTicks;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.Ticks;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.picture.Role;
 import hammerman.app.station.Bench;
@@ -23,7 +24,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import javafx.collections.FXCollections;
+import javafx.beans.InvalidationListener;
 import javafx.collections.ObservableList;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
@@ -42,7 +43,9 @@ final class LibraryView extends StackPane {
   private final CellCurve curve = new CellCurve();
   private final Latest curves = new Latest("cell-curves");
   private final Latest trials = new Latest("cell-trials");
-  private final ObservableList<String> compared = FXCollections.observableArrayList();
+  private final Words refused = new Words("complaint", "compare-refused");
+  private final FewTicks<CellType, String> ticks =
+      new FewTicks<>(CellType::id, 0, MOST_COMPARED, refused::setText);
 
   /** What each cell comes to at the present counts; empty while it serves. */
   private final Map<CellType, Optional<Finding>> verdicts = new HashMap<>();
@@ -53,31 +56,33 @@ final class LibraryView extends StackPane {
         new RecordTable<>("cells", "the cells", "No cell has these words.", columns())
             .alsoFiltered(
                 "Filter by words, such as LFP, power or 18 mm", c -> c.id() + " " + c.source())
-            .withTicks("Compare", c -> "compare-" + c.id(), new Compared())
+            .withTicks("Compare", c -> "compare-" + c.id(), ticks)
             .withRows(c -> "cell-" + c.id(), LibraryView::spoken)
             .onPick(c -> bench.session().editDesign("Cell", Station.CELL, d -> d.withCell(c)));
     table.setMinHeight(240);
-    table.setPrefWidth(612);
     name.getStyleClass().add("question");
     facts.setVgap(2);
     VBox.setVgrow(curve, Priority.ALWAYS);
     curve.setPrefHeight(220);
     curve.setMinHeight(160);
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Reclaimed cells: never revive one that sat below its cut-off, and put aside any that"
                 + " is dented, corroded or warm at rest.");
-    caution.getStyleClass().add("caution");
-    caution.setMinHeight(Label.USE_PREF_SIZE);
     VBox chosen = new VBox(8, name, facts, curve, caution);
     chosen.setMinWidth(278);
-    getChildren().add(new Beside(table, chosen));
+    ticks.ticked().addListener((InvalidationListener) o -> refused.setText(""));
+    VBox.setVgrow(table, Priority.ALWAYS);
+    VBox choice = new VBox(4, table, refused);
+    choice.setMinWidth(table.getMinWidth());
+    choice.setPrefWidth(612);
+    getChildren().add(new Beside(choice, chosen));
     bench.session().shelf().cellsProperty().addListener((o, was, is) -> refresh());
   }
 
   /** Ids of the cells ticked to be compared. */
   ObservableList<String> compared() {
-    return compared;
+    return ticks.ticked();
   }
 
   void show(Forecast f) {
@@ -187,22 +192,6 @@ final class LibraryView extends StackPane {
             c.chemistry().label(),
             Figures.exact(c.capacity(), Unit.AMPERE_HOUR),
             Figures.of(c.r10(), Unit.MILLIOHM));
-  }
-
-  /** The cells ticked to be seen beside each other. */
-  private final class Compared implements Ticks<CellType> {
-    @Override
-    public boolean has(CellType c) {
-      return compared.contains(c.id());
-    }
-
-    @Override
-    public void turn(CellType c, boolean on) {
-      compared.remove(c.id());
-      if (on && compared.size() < MOST_COMPARED) {
-        compared.add(c.id());
-      }
-    }
   }
 
   private void verdicts(List<CellType> cells, List<Optional<Finding>> found) {

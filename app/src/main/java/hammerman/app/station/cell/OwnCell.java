@@ -3,6 +3,7 @@ package hammerman.app.station.cell;
 import hammerman.app.control.Beside;
 import hammerman.app.control.FileAsk;
 import hammerman.app.control.Form;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.picture.Role;
 import hammerman.app.session.Session;
@@ -48,7 +49,7 @@ final class OwnCell extends VBox {
 
   private final Bench bench;
   private final Session session;
-  private final Label doubts = new Label();
+  private final Words doubts = new Words("caution", "cell-doubts");
   private final Label said = new Label();
   private final CurveForm curves;
   private final Latest fitting = new Latest("cell-fit");
@@ -61,12 +62,6 @@ final class OwnCell extends VBox {
     super(8);
     this.bench = bench;
     session = bench.session();
-    doubts.setId("cell-doubts");
-    doubts.getStyleClass().add("caution");
-    doubts.setMinHeight(USE_PREF_SIZE);
-    doubts.setMaxWidth(Double.MAX_VALUE);
-    doubts.managedProperty().bind(doubts.textProperty().isNotEmpty());
-    doubts.visibleProperty().bind(doubts.textProperty().isNotEmpty());
     said.getStyleClass().add("answer");
     said.setId("cell-said");
     said.setMinHeight(USE_PREF_SIZE);
@@ -188,12 +183,10 @@ final class OwnCell extends VBox {
         Unit.PERCENT,
         c -> health(c).resistance(),
         (c, v) -> c.withHealth(new Health(health(c).capacity(), v)));
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Used cells differ from each other: measure each. Never revive one that sat below its"
                 + " cut-off.");
-    caution.getStyleClass().add("caution");
-    caution.setMinHeight(USE_PREF_SIZE);
     form.addWhen(caution, p -> true);
     form.section("Cycle life, as the datasheet tells");
     form.optional(

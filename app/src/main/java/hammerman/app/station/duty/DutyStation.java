@@ -5,6 +5,7 @@ import hammerman.app.control.Facts;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.Following;
 import hammerman.app.control.Views;
+import hammerman.app.control.Words;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
@@ -90,13 +91,11 @@ public final class DutyStation implements StationView {
                 Page.heading("What is asked of it, in time"),
                 demand));
     VBox.setVgrow(machine, Priority.ALWAYS);
-    Label caution =
-        new Label(
+    LeadView lead = new LeadView(session);
+    Words caution =
+        Words.caution(
             "Local rules come first: what power and speed a machine may have, and where, is set by"
                 + " them and not by this tool.");
-    caution.getStyleClass().add("caution");
-    caution.setMinHeight(Label.USE_PREF_SIZE);
-    caution.setMaxWidth(Double.MAX_VALUE);
     views
         .add("Machine", "machine", new VBox(12, beginning(session), machine), () -> {})
         .add(
@@ -113,7 +112,7 @@ public final class DutyStation implements StationView {
                 caution),
             () -> {})
         .add("Task", "task", task, () -> {})
-        .add("Replaces a lead battery", "lead", new LeadView(session), () -> {});
+        .add("Replaces a lead battery", "lead", lead, lead::show);
     page = new Page(Station.DUTY, views);
   }
 

@@ -1,6 +1,7 @@
 package hammerman.app.station.duty;
 
 import hammerman.app.control.QuantityField;
+import hammerman.app.control.Words;
 import hammerman.app.session.Session;
 import hammerman.design.Design;
 import hammerman.duty.LeadBattery;
@@ -35,6 +36,8 @@ final class LeadView extends VBox {
   private final QuantityField capacity =
       new QuantityField("Rated at 20 h", Unit.AMPERE_HOUR, false, v -> set(null, v));
 
+  private boolean begun;
+
   LeadView(Session session) {
     super(10);
     this.session = session;
@@ -54,23 +57,27 @@ final class LeadView extends VBox {
     fields.setMinHeight(USE_PREF_SIZE);
     voltage.setPrefColumnCount(5);
     capacity.setPrefColumnCount(5);
-    Label complaint = new Label();
+    Words complaint =
+        Words.complaint(voltage.complaintProperty().concat(capacity.complaintProperty()));
     complaint.getStyleClass().add("complaint");
-    complaint.textProperty().bind(voltage.complaintProperty().concat(capacity.complaintProperty()));
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "A device with a lead charger built in needs that charger taken out of use by someone"
                 + " licensed to do it. Where local codes rule the installation, they come first.");
-    caution.getStyleClass().add("caution");
-    caution.setMinHeight(USE_PREF_SIZE);
-    caution.setMaxWidth(Double.MAX_VALUE);
     getChildren().addAll(fields, complaint, words, cards, caution);
     session.projectProperty().addListener((o, was, is) -> follow(was, is));
+  }
+
+  /** Shows the present battery and its packs; nothing is looked up before. */
+  void show() {
+    begun = true;
     refresh();
   }
 
   private void follow(Project was, Project is) {
+    if (!begun) {
+      return;
+    }
     if (!Objects.equals(was.duty().replaces(), is.duty().replaces())
         || was.variants().size() != is.variants().size()) {
       refresh();

@@ -2,6 +2,7 @@ package hammerman.app.station.duty;
 
 import hammerman.app.control.Form;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.duty.Segment;
@@ -54,7 +55,7 @@ final class RoundTable extends VBox {
   private final Session session;
   private final GridPane grid = new GridPane();
   private final ScrollPane scroll = new ScrollPane(grid);
-  private final Label complaint = new Label();
+  private final Words complaint = new Words("complaint");
   private final List<Row> rows = new ArrayList<>();
 
   RoundTable(Bench bench) {
@@ -72,8 +73,6 @@ final class RoundTable extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.getStyleClass().add("page");
     scroll.setFocusTraversable(false);
-    complaint.getStyleClass().add("complaint");
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
     HBox add = new HBox(4, words("Add"));
     add.setStyle("-fx-alignment: center-left;");
     for (Segment.Template t : Segment.Template.values()) {

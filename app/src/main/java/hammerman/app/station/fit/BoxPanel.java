@@ -4,6 +4,7 @@ import hammerman.app.control.FileAsk;
 import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.chain.Layout;
 import hammerman.finding.Station;
@@ -41,7 +42,7 @@ final class BoxPanel extends VBox {
 
   private final FitState state;
   private final FileAsk files;
-  private final Label said = new Label();
+  private final Words said = new Words("complaint", "box-said");
   private final Label room = new Label();
   private final Label which = new Label();
   private final TypedField corners;
@@ -56,11 +57,6 @@ final class BoxPanel extends VBox {
     corners.setId("corners");
     which.setId("fit-shape");
     which.getStyleClass().add("field-label");
-    said.getStyleClass().add("complaint");
-    said.setId("box-said");
-    said.setWrapText(true);
-    said.setMinHeight(USE_PREF_SIZE);
-    said.managedProperty().bind(said.textProperty().isNotEmpty());
     room.getStyleClass().add("answer");
     room.setId("fit-room");
     room.setWrapText(true);

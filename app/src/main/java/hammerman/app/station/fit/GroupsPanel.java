@@ -3,6 +3,7 @@ package hammerman.app.station.fit;
 import hammerman.app.control.ActTable;
 import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Page;
 import hammerman.chain.Layout;
@@ -28,7 +29,7 @@ import javafx.scene.layout.VBox;
 final class GroupsPanel extends VBox {
   private final FitState state;
   private final ActTable ways = new ActTable("fit-ways");
-  private final Label said = new Label();
+  private final Words said = new Words("complaint", "fit-said");
   private final PlainButton swap;
   private final PlainButton swapGroups;
   private final PlainButton lock;
@@ -42,11 +43,6 @@ final class GroupsPanel extends VBox {
   GroupsPanel(FitState state) {
     super(8);
     this.state = state;
-    said.getStyleClass().add("complaint");
-    said.setId("fit-said");
-    said.setMinHeight(USE_PREF_SIZE);
-    said.setWrapText(true);
-    said.managedProperty().bind(said.textProperty().isNotEmpty());
     swap =
         new PlainButton(
             "Exchange the two cells",

@@ -5,6 +5,7 @@ import hammerman.app.control.Facts;
 import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Page;
 import hammerman.chain.Layout;
@@ -44,7 +45,7 @@ final class StripsPanel extends VBox {
   private final TypedField linkStrip;
   private final PlainButton likeAll;
   private final PlainButton face;
-  private final Label said = new Label();
+  private final Words said = new Words("complaint");
   private final Latest mending = new Latest("what mends the strips");
   private @Nullable Object mended;
 
@@ -53,10 +54,6 @@ final class StripsPanel extends VBox {
     this.state = state;
     facts.setId("fit-facts");
     facts.setVgap(2);
-    said.getStyleClass().add("complaint");
-    said.setWrapText(true);
-    said.setMinHeight(USE_PREF_SIZE);
-    said.managedProperty().bind(said.textProperty().isNotEmpty());
     usualStrip = new TypedField("Strip everywhere", t -> strip(t, usual(), this::everywhere));
     usualStrip.setId("strip-everywhere");
     plateStrip = new TypedField("Strip of this plate", t -> strip(t, usual(), this::onPlate));

@@ -2,6 +2,7 @@ package hammerman.app.station.forecast;
 
 import hammerman.app.control.Beside;
 import hammerman.app.control.QuantityField;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Page;
@@ -37,7 +38,7 @@ final class SensitivityView extends VBox {
   private final List<ToggleButton> answers = new ArrayList<>();
   private final SensitivitySheet sheet = new SensitivitySheet();
   private final HBox asking = new HBox(8);
-  private final Label complaint = new Label();
+  private final Words complaint = new Words("complaint", "target-complaint");
   private final Label words = new Label();
   private final VBox ways = new VBox(6);
   private Answer answer = Answer.TIME;
@@ -65,11 +66,6 @@ final class SensitivityView extends VBox {
     words.setId("target-words");
     words.setWrapText(true);
     words.setMinHeight(Region.USE_PREF_SIZE);
-    complaint.setId("target-complaint");
-    complaint.getStyleClass().add("complaint");
-    complaint.setWrapText(true);
-    complaint.setMinHeight(Region.USE_PREF_SIZE);
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
     ways.setId("ways");
     VBox left = new VBox(4, Page.heading("What moves it most"), sheet);
     VBox.setVgrow(sheet, Priority.ALWAYS);

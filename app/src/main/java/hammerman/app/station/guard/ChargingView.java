@@ -4,6 +4,7 @@ import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.QuantityField;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
@@ -67,10 +68,8 @@ final class ChargingView extends VBox {
     verdict.getStyleClass().add("verdict-line");
     verdict.setWrapText(true);
     verdict.setMinHeight(USE_PREF_SIZE);
-    Label complaint = new Label();
+    Words complaint = Words.complaint(measured.complaintProperty());
     complaint.getStyleClass().add("complaint");
-    complaint.textProperty().bind(measured.complaintProperty());
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
     FlowPane check =
         new FlowPane(
             8, 4, new Label("Measured at the plug, without the pack"), measured, new Label("V"));
@@ -93,13 +92,10 @@ final class ChargingView extends VBox {
     schools.setId("ceilings");
     schools.setHgap(14);
     schools.setVgap(6);
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Never charge below 0 °C, never unattended, and where it may burn without harm. Never"
                 + " open a charger: mains is inside, also after it is unplugged.");
-    caution.getStyleClass().add("caution");
-    caution.setMinHeight(USE_PREF_SIZE);
-    caution.setMaxWidth(Double.MAX_VALUE);
     getChildren()
         .addAll(
             new Beside(left, right),

@@ -3,6 +3,7 @@ package hammerman.app.station.guard;
 import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.QuantityField;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Page;
@@ -118,13 +119,10 @@ final class ReadyMadeView extends VBox {
     VBox.setVgrow(picture, Priority.ALWAYS);
     Beside body = new Beside(form, results);
     VBox.setVgrow(body, Priority.ALWAYS);
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "The protection of a ready-made battery stays as it is: never bridge or remove it. The"
                 + " cure is a softer start or a current limit.");
-    caution.getStyleClass().add("caution");
-    caution.setMinHeight(USE_PREF_SIZE);
-    caution.setMaxWidth(Double.MAX_VALUE);
     getChildren().addAll(body, caution);
     follow();
   }
@@ -172,11 +170,9 @@ final class ReadyMadeView extends VBox {
             });
     field.setId("ready-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
     field.setPrefWidth(70);
-    Label complaint = new Label();
+    Words complaint = Words.complaint(field.complaintProperty());
     complaint.getStyleClass().add("complaint");
     complaint.setMaxWidth(250);
-    complaint.textProperty().bind(field.complaintProperty());
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
     form.add(label, 0, row);
     form.add(field, 1, row);
     form.add(new Label(unit.symbol()), 2, row);

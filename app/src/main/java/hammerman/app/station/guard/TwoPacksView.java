@@ -4,6 +4,7 @@ import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.Form;
 import hammerman.app.control.Views;
+import hammerman.app.control.Words;
 import hammerman.app.session.Session;
 import hammerman.cell.CellType;
 import hammerman.cell.Health;
@@ -80,13 +81,10 @@ final class TwoPacksView extends VBox {
     sides.setPrefWidth(300);
     body = new Beside(sides, results);
     VBox.setVgrow(body, Priority.ALWAYS);
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Before joining in parallel, measure both: a gap of a volt or two can drive a current"
                 + " that melts strips. In series, each BMS may have to block the sum.");
-    caution.getStyleClass().add("caution");
-    caution.setMinHeight(USE_PREF_SIZE);
-    caution.setMaxWidth(Double.MAX_VALUE);
     alone.setWrapText(true);
     alone.setMinHeight(USE_PREF_SIZE);
     alone.managedProperty().bind(alone.visibleProperty());

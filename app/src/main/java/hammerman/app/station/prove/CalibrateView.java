@@ -4,6 +4,7 @@ import hammerman.app.control.Column;
 import hammerman.app.control.Facts;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Page;
 import hammerman.app.station.prove.ProveState.Log;
@@ -48,9 +49,9 @@ final class CalibrateView extends StackPane {
   private final Latest working = new Latest("calibrated forecast");
   private final ToggleButton alone = new ToggleButton("This log");
   private final ToggleButton together = new ToggleButton("All logs like it");
-  private final Label which = new Label();
-  private final Label scales = new Label();
-  private final Label notTold = new Label();
+  private final Words which = new Words("answer", "calibrate-which");
+  private final Words scales = new Words("verdict-line", "calibrate-scales");
+  private final Words notTold = new Words("answer", "calibrate-not-told");
   private final CheckBox resistance = new CheckBox("Take the resistance");
   private final CheckBox capacity = new CheckBox("Take the capacity");
   private final Facts changes = new Facts("fact-name", "fact-value", "fact-value");
@@ -100,17 +101,8 @@ final class CalibrateView extends StackPane {
     alone.setId("calibrate-alone");
     together.setId("calibrate-together");
     alone.setSelected(true);
-    which.setId("calibrate-which");
-    scales.setId("calibrate-scales");
-    scales.getStyleClass().add("verdict-line");
-    notTold.setId("calibrate-not-told");
-    which.getStyleClass().add("answer");
-    notTold.getStyleClass().add("answer");
     for (Label l : List.of(which, scales, notTold)) {
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
       l.setMaxWidth(900);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
     }
     resistance.setId("take-resistance");
     capacity.setId("take-capacity");

@@ -3,9 +3,10 @@ package hammerman.app.station.prove;
 import hammerman.app.control.Beside;
 import hammerman.app.control.Column;
 import hammerman.app.control.Facts;
+import hammerman.app.control.FewTicks;
 import hammerman.app.control.InWords;
 import hammerman.app.control.RecordTable;
-import hammerman.app.control.Ticks;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Page;
 import hammerman.app.station.prove.ProveState.Row;
@@ -18,10 +19,9 @@ import hammerman.unit.Figures;
 import hammerman.unit.Sentence;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.function.Function;
+import javafx.beans.InvalidationListener;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -40,50 +40,32 @@ final class CompareView extends StackPane {
   private final ProveState state;
   private final Latest working = new Latest("comparison");
   private final ChoiceBox<Row> first = new ChoiceBox<>();
-  private final Set<Long> ticked = new LinkedHashSet<>();
-  private final RecordTable<Row> others =
-      new RecordTable<Row>(
-              "differs-runs",
-              "the runs to compare with it",
-              "Two runs are needed to compare.",
-              List.of(
-                  Column.words("Run", 190, r -> r.run().value().name()),
-                  Column.<Row>words("Under what", 220, CompareView::under).inLines()))
-          .keyed(Row::id)
-          .withTicks("Compare", r -> "differs-" + r.id(), new Compared())
-          .withoutFilter();
-  private final Label conclusion = words("differs-conclusion", "verdict-line");
-  private final Label worked = words("differs-worked", "answer");
-  private final Label next = words("differs-next", "answer");
-  private final Label conditions = words("differs-conditions", "answer");
-  private final Label differ = words("differs-apart", "answer");
+  private final FewTicks<Row, Long> ticks;
+  private final RecordTable<Row> others;
+  private final Words conclusion = new Words("verdict-line", "differs-conclusion");
+  private final Words worked = new Words("answer", "differs-worked");
+  private final Words next = new Words("answer", "differs-next");
+  private final Words conditions = new Words("answer", "differs-conditions");
+  private final Words differ = new Words("answer", "differs-apart");
   private final Facts results =
       new Facts("fact-name", "fact-value", "fact-value", "fact-value", "fact-value", "fact-value")
           .withHeads();
   private boolean filling;
 
-  /** Which runs are ticked; at least one, and not too many. */
-  private final class Compared implements Ticks<Row> {
-    @Override
-    public boolean has(Row row) {
-      return ticked.contains(row.id());
-    }
-
-    @Override
-    public void turn(Row row, boolean on) {
-      if (on && ticked.size() == MOST) {
-        state.say("At most %d runs are compared at once: take a tick away first.".formatted(MOST));
-      } else if (on) {
-        ticked.add(row.id());
-      } else if (ticked.size() > 1) {
-        ticked.remove(row.id());
-      }
-      compare();
-    }
-  }
-
   CompareView(ProveState state) {
     this.state = state;
+    ticks = new FewTicks<>(Row::id, 1, MOST, state::say);
+    others =
+        new RecordTable<Row>(
+                "differs-runs",
+                "the runs to compare with it",
+                "Two runs are needed to compare.",
+                List.of(
+                    Column.words("Run", 190, r -> r.run().value().name()),
+                    Column.<Row>words("Under what", 220, CompareView::under).inLines()))
+            .keyed(Row::id)
+            .withTicks("Compare", r -> "differs-" + r.id(), ticks)
+            .withoutFilter();
     first.setId("first-run");
     first.setAccessibleText("Run that others are compared with");
     first.setPrefWidth(240);
@@ -113,19 +95,10 @@ final class CompareView extends StackPane {
     VBox.setVgrow(both, Priority.ALWAYS);
     getChildren().add(new VBox(12, both, results));
     state.shownProperty().addListener((o, was, is) -> fill());
+    ticks.ticked().addListener((InvalidationListener) o -> compare());
     state.fitsProperty().addListener((o, was, is) -> compare());
     state.forecastProperty().addListener((o, was, is) -> compare());
     fill();
-  }
-
-  private static Label words(String id, String style) {
-    Label l = new Label();
-    l.setId(id);
-    l.getStyleClass().add(style);
-    l.setWrapText(true);
-    l.setMinHeight(USE_PREF_SIZE);
-    l.managedProperty().bind(l.textProperty().isNotEmpty());
-    return l;
   }
 
   /** Conditions of a run in a line. */
@@ -168,9 +141,9 @@ final class CompareView extends StackPane {
     }
     List<Row> rest =
         state.shown().counting().stream().filter(r -> a != null && r.id() != a.id()).toList();
-    ticked.retainAll(rest.stream().map(Row::id).toList());
-    if (ticked.isEmpty() && !rest.isEmpty()) {
-      ticked.add(rest.getLast().id());
+    ticks.keep(rest);
+    if (ticks.ticked().isEmpty() && !rest.isEmpty()) {
+      ticks.turn(rest.getLast(), true);
     }
     others.show(rest);
     others.refresh();
@@ -184,8 +157,7 @@ final class CompareView extends StackPane {
       return;
     }
     List<Row> counting = state.shown().counting();
-    List<Comparison.Entry> runs =
-        counting.stream().filter(r -> ticked.contains(r.id())).map(state::entry).toList();
+    List<Comparison.Entry> runs = counting.stream().filter(ticks::has).map(state::entry).toList();
     if (a == null || f == null || runs.isEmpty()) {
       working.cancel();
       conclusion.setText("Two runs are needed to compare.");

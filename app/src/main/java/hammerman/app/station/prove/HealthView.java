@@ -5,6 +5,7 @@ import hammerman.app.control.FileAsk;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.QuantityField;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
@@ -79,31 +80,16 @@ final class HealthView extends StackPane {
   private final ProveState state;
   private final Latest working = new Latest("health");
   private final FadePicture picture = new FadePicture();
-  private final Label verdict = new Label();
-  private final Label until = new Label();
-  private final Label drift = new Label();
-  private final Label charge = new Label();
-  private final Label reminders = new Label();
+  private final Words verdict = new Words("verdict-line", "fade-verdict");
+  private final Words until = new Words("answer", "fade-until");
+  private final Words drift = new Words("answer", "drift-words");
+  private final Words charge = new Words("answer", "charge-words");
+  private final Words reminders = new Words("answer", "reminders");
   private List<Reminder> due = List.of();
 
   HealthView(Bench bench, ProveState state) {
     this.bench = bench;
     this.state = state;
-    verdict.setId("fade-verdict");
-    verdict.getStyleClass().add("verdict-line");
-    until.setId("fade-until");
-    drift.setId("drift-words");
-    charge.setId("charge-words");
-    reminders.setId("reminders");
-    for (Label l : List.of(until, drift, charge, reminders)) {
-      l.getStyleClass().add("answer");
-    }
-    for (Label l : List.of(verdict, until, drift, charge, reminders)) {
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-      l.setMaxWidth(Double.MAX_VALUE);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
-    }
     QuantityField capacity =
         new QuantityField("Capacity measured", Unit.AMPERE_HOUR, true, this::capacity);
     capacity.setId("check-capacity");
@@ -124,7 +110,7 @@ final class HealthView extends StackPane {
             Page.heading("Check-up"),
             row("Capacity, full to empty", capacity, "Ah"),
             row("Groups at rest", groups, ""),
-            complaint(groups),
+            Words.complaint(groups.complaintProperty()),
             drift,
             Page.heading("How full is it"),
             row("Pack at rest", rest, "V"),
@@ -150,16 +136,6 @@ final class HealthView extends StackPane {
     HBox row = new HBox(8, label, field, symbol);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
-  }
-
-  private static Label complaint(TypedField field) {
-    Label l = new Label();
-    l.setId(field.getId() + "-complaint");
-    l.getStyleClass().add("complaint");
-    l.setWrapText(true);
-    l.textProperty().bind(field.complaintProperty());
-    l.managedProperty().bind(l.textProperty().isNotEmpty());
-    return l;
   }
 
   /** What the page says of it in a sentence. */

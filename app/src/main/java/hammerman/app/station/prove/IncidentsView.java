@@ -5,6 +5,7 @@ import hammerman.app.control.Column;
 import hammerman.app.control.InWords;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
+import hammerman.app.control.Words;
 import hammerman.app.station.Page;
 import hammerman.app.station.prove.ProveState.Row;
 import hammerman.forecast.Forecast;
@@ -85,13 +86,10 @@ final class IncidentsView extends StackPane {
     HBox.setHgrow(words, Priority.ALWAYS);
     HBox.setHgrow(reason, Priority.ALWAYS);
     suspects.setId("suspects");
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Unplug it and let it cool before you look. A cell that swells, hisses or smells goes"
                 + " outdoors, away from what burns; a protection that opened is never bridged.");
-    caution.getStyleClass().add("caution");
-    caution.setWrapText(true);
-    caution.setMinHeight(USE_PREF_SIZE);
     table.setMinHeight(140);
     VBox.setVgrow(table, Priority.ALWAYS);
     VBox list =

@@ -3,6 +3,7 @@ package hammerman.app.station.prove;
 import hammerman.app.control.Facts;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.Views;
+import hammerman.app.control.Words;
 import hammerman.prove.MeterLine;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -88,13 +89,10 @@ final class LiveView extends StackPane {
               }
             });
     facts.setId("live-facts");
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Watch the way, not the screen. Stop at once if anything smells, smokes or gets too hot"
                 + " to touch.");
-    caution.getStyleClass().add("caution");
-    caution.setWrapText(true);
-    caution.setMinHeight(USE_PREF_SIZE);
     picture.setMinHeight(180);
     picture.setPrefHeight(320);
     VBox.setVgrow(picture, Priority.ALWAYS);

@@ -4,6 +4,7 @@ import hammerman.app.control.ActTable;
 import hammerman.app.control.Facts;
 import hammerman.app.control.Form;
 import hammerman.app.control.QuantityField;
+import hammerman.app.control.Words;
 import hammerman.app.station.Page;
 import hammerman.chain.Path;
 import hammerman.design.SecondPack;
@@ -38,8 +39,8 @@ final class RotaView extends StackPane {
   private final ProveState state;
   private final ActTable courses = new ActTable("courses");
   private final Label none = new Label("No run with its energy is written down yet.");
-  private final Label answer = new Label();
-  private final Label handOver = new Label();
+  private final Words answer = new Words("verdict-line", "rota-answer");
+  private final Words handOver = new Words("answer", "hand-over");
   private final Facts packs =
       new Facts("fact-name", "fact-value", "fact-value", "fact-value", "fact-value", "fact-value");
   private final Label packHead = Page.heading("Runs by pack");
@@ -56,18 +57,7 @@ final class RotaView extends StackPane {
     this.state = state;
     none.getStyleClass().add("answer");
     none.managedProperty().bind(none.visibleProperty());
-    answer.setId("rota-answer");
-    answer.getStyleClass().add("verdict-line");
-    answer.setWrapText(true);
-    answer.setMinHeight(USE_PREF_SIZE);
-    answer.managedProperty().bind(answer.textProperty().isNotEmpty());
-    answer.visibleProperty().bind(answer.managedProperty());
     packs.setId("runs-by-pack");
-    handOver.setId("hand-over");
-    handOver.getStyleClass().add("answer");
-    handOver.setWrapText(true);
-    handOver.setMinHeight(USE_PREF_SIZE);
-    handOver.managedProperty().bind(handOver.textProperty().isNotEmpty());
     run = field("Works for", Unit.HOUR, v -> runs = v);
     charge = field("Charges in", Unit.HOUR, v -> charges = v);
     QuantityField many = field("Chargers", Unit.ONE, v -> chargers = (int) Math.rint(v));
@@ -76,12 +66,10 @@ final class RotaView extends StackPane {
     hours.show(EIGHT_HOURS);
     FlowPane fields =
         new FlowPane(16, 4, row(run, "h"), row(charge, "h"), row(many, ""), row(hours, "h"));
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Batteries on charge are watched and lie on stone; none is charged below 0 °C or while"
                 + " hot from work.");
-    caution.getStyleClass().add("caution");
-    caution.setWrapText(true);
     picture.setMinHeight(140);
     picture.setPrefHeight(200);
     VBox.setVgrow(picture, Priority.SOMETIMES);

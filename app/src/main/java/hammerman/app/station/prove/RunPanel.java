@@ -4,6 +4,7 @@ import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.QuantityField;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.prove.ProveState.Row;
@@ -32,7 +33,7 @@ import org.jspecify.annotations.Nullable;
 final class RunPanel extends VBox {
   private final ProveState state;
   private final Label title = Page.heading("No run chosen");
-  private final Label against = new Label();
+  private final Words against = new Words("answer", "run-against");
   private final LogView log;
   private final GridPane conditions = grid();
   private final GridPane results = grid();
@@ -49,11 +50,6 @@ final class RunPanel extends VBox {
     this.state = state;
     setMinSize(320, 300);
     log = new LogView(bench.session().keeper(), state);
-    against.setId("run-against");
-    against.getStyleClass().add("answer");
-    against.setWrapText(true);
-    against.setMinHeight(USE_PREF_SIZE);
-    against.managedProperty().bind(against.textProperty().isNotEmpty());
     words("Name", Run::name, Run::withName);
     for (RunCondition c : RunCondition.values()) {
       Unit unit = c.unit();
@@ -212,11 +208,8 @@ final class RunPanel extends VBox {
     label.getStyleClass().add("field-label");
     label.setMinWidth(USE_PREF_SIZE);
     label.setLabelFor(field);
-    Label complaint = new Label();
+    Words complaint = Words.complaint(field.complaintProperty());
     complaint.getStyleClass().add("complaint");
-    complaint.setWrapText(true);
-    complaint.textProperty().bind(field.complaintProperty());
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
     int at = grid.getRowCount();
     grid.add(label, 0, at);
     if (unit.isEmpty()) {

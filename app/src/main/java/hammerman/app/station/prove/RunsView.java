@@ -5,6 +5,7 @@ import hammerman.app.control.Column;
 import hammerman.app.control.LogPanel;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
+import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.app.station.prove.ProveState.Row;
 import hammerman.record.Fact.Strike;
@@ -21,7 +22,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -84,13 +84,10 @@ final class RunsView extends StackPane {
         new PlainButton("Take the season of this example", "example-season", state::takeSeason);
     Button typed = new PlainButton("Type a run", "type-run", this::type);
     FlowPane more = new FlowPane(8, 4, typed, season);
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "A first full run is at low effort, on level ground, with someone by; local rules say"
                 + " where it may be used.");
-    caution.getStyleClass().add("caution");
-    caution.setWrapText(true);
-    caution.setMinHeight(USE_PREF_SIZE);
     VBox list = new VBox(8, table, caution);
     list.setPrefWidth(LIST);
     Beside runs = new Beside(list, new RunPanel(bench, state));

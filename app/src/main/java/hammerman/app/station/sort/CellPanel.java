@@ -4,6 +4,7 @@ import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.QuantityField;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.app.station.Page;
 import hammerman.record.Aside;
 import hammerman.record.BayTest;
@@ -48,7 +49,7 @@ final class CellPanel extends VBox {
 
   private final SortState state;
   private final Label title = Page.heading("No cell chosen");
-  private final Label why = new Label();
+  private final Words why = new Words("complaint", "cell-why");
   private final GridPane fields = new GridPane();
   private final Map<Measured, QuantityField> readings = new EnumMap<>(Measured.class);
   private final List<Described> described = new ArrayList<>();
@@ -70,11 +71,6 @@ final class CellPanel extends VBox {
     this.state = state;
     history = new CellHistory(state, this::strike);
     setMinWidth(250);
-    why.setId("cell-why");
-    why.getStyleClass().add("complaint");
-    why.setWrapText(true);
-    why.setMinHeight(USE_PREF_SIZE);
-    why.managedProperty().bind(why.textProperty().isNotEmpty());
     fields.setHgap(8);
     fields.setVgap(3);
     measured("Rest voltage", Measured.REST_VOLTAGE, Unit.VOLT);
@@ -103,13 +99,10 @@ final class CellPanel extends VBox {
     HBox.setHgrow(labels, Priority.ALWAYS);
     Button add = new PlainButton("Add", "add-labels", this::add);
     add.setMinWidth(USE_PREF_SIZE);
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Never charge or revive a cell that rests below its cut-off, is dented, leaks or gets"
                 + " warm by itself: put it aside, outdoors, away from what burns.");
-    caution.getStyleClass().add("caution");
-    caution.setWrapText(true);
-    caution.setMinHeight(USE_PREF_SIZE);
     getChildren()
         .addAll(title, whole, Page.heading("New cells"), new HBox(6, labels, add), caution);
     show(null);
@@ -182,11 +175,8 @@ final class CellPanel extends VBox {
     label.setLabelFor(field);
     Label symbol = new Label(unit);
     symbol.getStyleClass().add("fact-name");
-    Label complaint = new Label();
+    Words complaint = Words.complaint(complains.complaintProperty());
     complaint.getStyleClass().add("complaint");
-    complaint.setWrapText(true);
-    complaint.textProperty().bind(complains.complaintProperty());
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
     int at = fields.getRowCount();
     fields.add(label, 0, at);
     if (unit.isEmpty()) {

@@ -2,6 +2,7 @@ package hammerman.app.station.sort;
 
 import hammerman.app.control.InWords;
 import hammerman.app.control.PlainButton;
+import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.sort.CellSheet;
 import hammerman.sort.CellSheet.Column;
@@ -36,7 +37,7 @@ final class ImportPanel extends VBox {
   private final SortState state;
   private final Consumer<String> choose;
   private final Label source = new Label();
-  private final Label complaint = new Label();
+  private final Words complaint = new Words("complaint", "import-complaint");
   private final FlowPane columns = new FlowPane(14, 4);
   private final Label found = new Label();
   private final Map<Column, Choice> choices = new EnumMap<>(Column.class);
@@ -56,11 +57,6 @@ final class ImportPanel extends VBox {
     getStyleClass().add("empty-card");
     source.setId("import-source");
     source.getStyleClass().add("section-title");
-    complaint.setId("import-complaint");
-    complaint.getStyleClass().add("complaint");
-    complaint.setWrapText(true);
-    complaint.setMinHeight(USE_PREF_SIZE);
-    complaint.managedProperty().bind(complaint.textProperty().isNotEmpty());
     found.setId("import-found");
     found.getStyleClass().add("answer");
     found.setWrapText(true);

@@ -4,6 +4,7 @@ import hammerman.app.control.Beside;
 import hammerman.app.control.Column;
 import hammerman.app.control.Form;
 import hammerman.app.control.RecordTable;
+import hammerman.app.control.Words;
 import hammerman.app.station.Page;
 import hammerman.finding.Station;
 import hammerman.project.Project;
@@ -19,7 +20,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -31,8 +31,8 @@ final class LimitsView extends StackPane {
 
   private final SortState state;
   private final LimitsPicture picture;
-  private final Label costs = new Label();
-  private final Label sample = new Label();
+  private final Words costs = new Words("fact-name", "limit-costs");
+  private final Words sample = new Words("fact-name", "sample-size");
   private final RecordTable<Entry> aside =
       new RecordTable<Entry>(
               "aside",
@@ -89,14 +89,6 @@ final class LimitsView extends StackPane {
             Unit.ONE,
             p -> p.sortPlan().rules().deviations(),
             (p, v) -> with(p, r -> r.withDeviations(v), p.sortPlan()));
-    costs.setId("limit-costs");
-    sample.setId("sample-size");
-    for (Label l : List.of(costs, sample)) {
-      l.getStyleClass().add("fact-name");
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
-    }
     aside.setMinSize(260, 110);
     aside.setPrefHeight(220);
     VBox left = new VBox(8, form.node(), costs, sample, Page.heading("Put aside"), aside);

@@ -5,6 +5,7 @@ import hammerman.app.control.InWords;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
 import hammerman.app.control.TypedField;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.design.Design;
 import hammerman.finding.Station;
@@ -25,7 +26,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 import javafx.scene.control.ChoiceBox;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -38,8 +38,8 @@ final class ReworkView extends StackPane {
   private final Latest working = new Latest("rework");
   private final ChoiceBox<Measured> what = new ChoiceBox<>();
   private final TypedField figures = new TypedField("Figures of the groups", this::typed);
-  private final Label sick = new Label();
-  private final Label steps = new Label();
+  private final Words sick = new Words("answer", "rework-sick");
+  private final Words steps = new Words("fact-name", "rework-steps");
   private final RecordTable<Rework.Way> ways =
       new RecordTable<Rework.Way>(
               "rework-ways",
@@ -72,26 +72,14 @@ final class ReworkView extends StackPane {
     figures.setId("rework-figures");
     figures.setPromptText("26.1 25.9 24.2 …");
     HBox.setHgrow(figures, Priority.ALWAYS);
-    Label complaint = new Label();
+    Words complaint = Words.complaint(figures.complaintProperty());
     complaint.setId("rework-complaint");
-    complaint.getStyleClass().add("complaint");
-    complaint.textProperty().bind(figures.complaintProperty());
-    sick.setId("rework-sick");
-    sick.getStyleClass().add("answer");
-    steps.setId("rework-steps");
-    steps.getStyleClass().add("fact-name");
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "A pack is live while it is cut: rings off, insulated tools, one link at a time, eye"
                 + " protection, and outdoors. Out of a dead pack nothing is kept that rests below"
                 + " its cut-off, was overheated or ground into, leaks or is dented; what is kept is"
                 + " measured like any reclaimed cell.");
-    caution.getStyleClass().add("caution");
-    for (Label l : List.of(complaint, sick, steps, caution)) {
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
-    }
     ways.setMinHeight(190);
     ways.setPrefHeight(260);
     ways.chosenProperty().addListener((o, was, is) -> showSteps(is));

@@ -4,6 +4,7 @@ import hammerman.app.control.Beside;
 import hammerman.app.control.FileAsk;
 import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
+import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.finding.Station;
@@ -57,9 +58,9 @@ final class TesterView extends StackPane {
   private final Bench bench;
   private final SortState state;
   private final TesterDesk desk;
-  private final Label answer = new Label();
-  private final Label quicker = new Label();
-  private final Label visits = new Label();
+  private final Words answer = new Words("answer", "schedule-answer");
+  private final Words quicker = new Words("fact-name", "schedule-quicker");
+  private final Words visits = new Words("fact-name", "schedule-visits");
   private final FlowPane bays = new FlowPane(10, 10);
   private @Nullable Schedule schedule;
 
@@ -99,19 +100,8 @@ final class TesterView extends StackPane {
     hours(form, "Weekdays until", Presence::weekdayTo, Presence::withWeekdayTo);
     hours(form, "Weekends from", Presence::weekendFrom, Presence::withWeekendFrom);
     hours(form, "Weekends until", Presence::weekendTo, Presence::withWeekendTo);
-    Label standing = new Label();
-    standing.setId("tester-standing");
+    Words standing = new Words("fact-name", "tester-standing");
     standing.textProperty().bind(desk.standingProperty());
-    answer.setId("schedule-answer");
-    quicker.setId("schedule-quicker");
-    visits.setId("schedule-visits");
-    for (Label l : List.of(standing, answer, quicker, visits)) {
-      l.getStyleClass().add("fact-name");
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-      l.managedProperty().bind(l.textProperty().isNotEmpty());
-    }
-    answer.getStyleClass().setAll("label", "answer");
     Button load = new Button("Load the free bays");
     load.setId("load-bays");
     load.getStyleClass().add("act");
@@ -126,13 +116,10 @@ final class TesterView extends StackPane {
                 "Connect a tester", "connect-tester", () -> desk.connect(TesterDesk.PORT)),
             new PlainButton("Use the simulated one", "simulate-tester", this::simulate),
             new PlainButton("Disconnect", "disconnect-tester", desk::disconnect));
-    Label caution =
-        new Label(
+    Words caution =
+        Words.caution(
             "Cells on test are never left alone with anything that burns: on stone or steel, under"
                 + " a smoke alarm, and never charged below 0 °C.");
-    caution.getStyleClass().add("caution");
-    caution.setWrapText(true);
-    caution.setMinHeight(USE_PREF_SIZE);
     VBox left = new VBox(8, form.node(), caution);
     left.setMinWidth(290);
     left.setPrefWidth(320);
