@@ -240,6 +240,13 @@ class ChoosingTest extends AtTheDesk {
     desk.until(() -> texts("#beside-table").contains("21 mm power"));
     assertThat(texts("#beside-table"))
         .contains("21 mm balanced", "32 mm phosphate", "Energy per mass", "231 Wh/kg", "212 Wh/kg");
+    desk.view(Station.CELL, "library");
+    for (String more : List.of("e18650", "b18650", "p18650")) {
+      tick("#compare-" + more);
+    }
+    assertThat(desk.text("#compare-refused")).as("a fifth is refused").contains("At most 4");
+    tick("#compare-e18650");
+    assertThat(desk.text("#compare-refused")).isEmpty();
   }
 
   private void tick(String selector) {

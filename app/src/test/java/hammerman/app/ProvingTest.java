@@ -95,7 +95,7 @@ class ProvingTest extends AtTheDesk {
     desk.until(() -> desk.text("#differs-conclusion").contains("may be put down to wire"));
     assertThat(desk.text("#differs-conditions").lines()).hasSize(4);
     desk.press("#differs-6");
-    assertThat(desk.text("#prove-said")).contains("At most 4 runs");
+    assertThat(desk.text("#prove-said")).contains("At most 4 are compared");
     desk.view(Station.PROVE, "calibrate");
     desk.until(() -> desk.text("#calibrate-scales").contains("95 % certain"));
     double before = desk.session.project().design().pack().cell().r10();

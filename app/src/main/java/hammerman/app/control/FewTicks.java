@@ -18,6 +18,7 @@ public final class FewTicks<T, K> implements Ticks<T> {
   private final int most;
   private final Consumer<String> refused;
   private final ObservableList<K> ticked = FXCollections.observableArrayList();
+  private final ObservableList<K> seen = FXCollections.unmodifiableObservableList(ticked);
 
   /**
    * @param least so many stay ticked once they are
@@ -33,7 +34,7 @@ public final class FewTicks<T, K> implements Ticks<T> {
 
   /** Returns the keys of what is ticked; it follows. */
   public ObservableList<K> ticked() {
-    return FXCollections.unmodifiableObservableList(ticked);
+    return seen;
   }
 
   @Override

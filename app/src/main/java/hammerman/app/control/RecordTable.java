@@ -51,7 +51,7 @@ public final class RecordTable<T> extends VBox {
   private static final double TICK = 30;
 
   /** A column of figures is at most so much wider than it need be, where there are words. */
-  private static final double FIGURES_AT_MOST = 1.3;
+  private static final double FIGURES_AT_MOST = 1.5;
 
   /** Height of a row of one line, px: where all are alike, none has to be measured. */
   private static final double ROW = 27;
@@ -304,6 +304,13 @@ public final class RecordTable<T> extends VBox {
     table.getSelectionModel().clearSelection();
     table.getSelectionModel().select(row);
     table.scrollTo(row);
+  }
+
+  /** Shows a column, or takes it away while it has nothing to say. */
+  public void showColumn(String head, boolean seen) {
+    table.getColumns().stream()
+        .filter(c -> c.getText().equals(head))
+        .forEach(c -> c.setVisible(seen));
   }
 
   /** The row chosen, if one is. */

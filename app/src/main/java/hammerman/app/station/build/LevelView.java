@@ -27,6 +27,9 @@ import javafx.scene.layout.VBox;
 final class LevelView extends StackPane {
   private static final int MOST = 600;
 
+  /** What would flow if a cell were joined now: said of cells, since groups are not joined so. */
+  private static final String JOINED = "If joined";
+
   private final BuildState state;
   private final ToggleButton groups = new ToggleButton("Groups in series");
   private final ToggleButton cells = new ToggleButton("Cells of one group");
@@ -55,16 +58,16 @@ final class LevelView extends StackPane {
                       r -> r.isLevel() ? "" : Figures.duration(r.part().time()),
                       by(r -> r.part().time())),
                   Column.figures(
-                      "If joined",
+                      JOINED,
                       78,
-                      r -> r.single() ? Figures.of(r.part().joined(), Unit.AMPERE) : "",
+                      r -> Figures.of(r.part().joined(), Unit.AMPERE),
                       by(r -> r.part().joined())),
                   Column.<Row>words("What to do", 220, r -> r.part().advice())
                       .styled(r -> r.isLevel() ? "good" : "")
                       .inLines()))
           .withoutFilter();
 
-  private record Row(int number, boolean single, Levelling.Part part) {
+  private record Row(int number, Levelling.Part part) {
     boolean isLevel() {
       return part.charge() == 0;
     }
@@ -72,6 +75,7 @@ final class LevelView extends StackPane {
 
   LevelView(BuildState state) {
     this.state = state;
+    table.showColumn(JOINED, false);
     ToggleGroup which = new ToggleGroup();
     for (ToggleButton b : List.of(groups, cells)) {
       b.getStyleClass().add("segment");
@@ -149,9 +153,10 @@ final class LevelView extends StackPane {
   private void show(Levelling l, boolean single) {
     List<Row> rows = new ArrayList<>();
     for (int k = 0; k < l.parts().size(); k++) {
-      rows.add(new Row(k + 1, single, l.parts().get(k)));
+      rows.add(new Row(k + 1, l.parts().get(k)));
     }
     table.show(rows);
+    table.showColumn(JOINED, single);
     long off = rows.stream().filter(r -> !r.part().advice().equals("level")).count();
     String what = single ? "cells" : "groups";
     answer.setText(

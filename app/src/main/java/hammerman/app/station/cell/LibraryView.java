@@ -40,6 +40,7 @@ final class LibraryView extends StackPane {
   private final RecordTable<CellType> table;
   private final Facts facts = new Facts("fact-name", "fact-value");
   private final Label name = new Label();
+  private final Words source = new Words("fact-name");
   private final CellCurve curve = new CellCurve();
   private final Latest curves = new Latest("cell-curves");
   private final Latest trials = new Latest("cell-trials");
@@ -62,15 +63,18 @@ final class LibraryView extends StackPane {
     table.setMinHeight(240);
     name.getStyleClass().add("question");
     facts.setVgap(2);
-    VBox.setVgrow(curve, Priority.ALWAYS);
     curve.setPrefHeight(220);
     curve.setMinHeight(160);
     Words caution =
         Words.caution(
             "Reclaimed cells: never revive one that sat below its cut-off, and put aside any that"
                 + " is dented, corroded or warm at rest.");
-    VBox chosen = new VBox(8, name, facts, curve, caution);
-    chosen.setMinWidth(278);
+    facts.setMinWidth(264);
+    curve.setMinWidth(264);
+    Beside both = new Beside(facts, curve);
+    VBox.setVgrow(both, Priority.ALWAYS);
+    VBox chosen = new VBox(8, name, source, both, caution);
+    chosen.setMinWidth(264);
     ticks.ticked().addListener((InvalidationListener) o -> refused.setText(""));
     VBox.setVgrow(table, Priority.ALWAYS);
     VBox choice = new VBox(4, table, refused);
@@ -146,7 +150,7 @@ final class LibraryView extends StackPane {
         Column.words("Chem.", 54, c -> c.chemistry().label()),
         Column.figures(
             "Ah",
-            48,
+            54,
             c -> Figures.fixed(c.capacity(), 2),
             Comparator.comparingDouble(c -> -c.capacity())),
         Column.figures(
@@ -205,6 +209,7 @@ final class LibraryView extends StackPane {
   private void facts(Forecast f) {
     CellType cell = f.design().pack().cell();
     name.setText(cell.name());
+    source.setText("Figures: " + cell.source());
     var t = cell.temperatures();
     int p = f.design().pack().parallel();
     facts.show(
@@ -223,14 +228,13 @@ final class LibraryView extends StackPane {
             List.of(
                 "Charged with", Figures.of(f.design().guard().charge().current() / p, Unit.AMPERE)),
             List.of(
-                "Charge, kind / fast",
+                "Standard / fast charge",
                 Figures.compact(cell.currents().standardCharge())
                     + " / "
                     + Figures.exact(cell.currents().fastCharge(), Unit.AMPERE)),
             List.of("Charge from", Figures.of(t.chargeLowest(), Unit.CELSIUS, 0) + " up"),
             List.of("Hottest allowed", Figures.of(t.dischargeHighest(), Unit.CELSIUS, 0)),
             List.of("Energy per mass", SideBySide.perMass(cell)),
-            List.of("Price per Wh", SideBySide.pricePerEnergy(cell)),
-            List.of("Figures", cell.source())));
+            List.of("Price per Wh", SideBySide.pricePerEnergy(cell))));
   }
 }

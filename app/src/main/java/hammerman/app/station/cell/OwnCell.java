@@ -130,7 +130,7 @@ final class OwnCell extends VBox {
         (c, v) -> c.withCurrents(c.currents().withPeak(v)));
     in(
         form,
-        "Charge, kind",
+        "Charge, standard",
         Unit.AMPERE,
         c -> c.currents().standardCharge(),
         (c, v) -> c.withCurrents(c.currents().withStandardCharge(v)));

@@ -104,13 +104,15 @@ final class HealthView extends StackPane {
     VBox.setVgrow(picture, Priority.ALWAYS);
     left.setMinWidth(360);
     left.setPrefWidth(560);
+    Words complaint = Words.complaint(groups.complaintProperty());
+    complaint.setId("check-groups-complaint");
     VBox right =
         new VBox(
             6,
             Page.heading("Check-up"),
             row("Capacity, full to empty", capacity, "Ah"),
             row("Groups at rest", groups, ""),
-            Words.complaint(groups.complaintProperty()),
+            complaint,
             drift,
             Page.heading("How full is it"),
             row("Pack at rest", rest, "V"),

@@ -63,7 +63,7 @@ final class RunsView extends StackPane {
                 figure("Lowest", 58, RunResult.LOWEST_VOLTAGE),
                 Column.figures(
                     "Air",
-                    48,
+                    64,
                     r -> air(r.run().value().sheet()),
                     Comparator.comparingDouble(
                         r -> r.run().value().sheet().figure(RunCondition.AIR).orElse(0))),
