@@ -141,13 +141,17 @@ final class RunReport {
                 Figures.of(replay.rms(run), Unit.VOLT, 2)));
     fit.ifPresentOrElse(
         c -> {
-          line(out, "Fit", "resistance × " + c.resistance().words() + ", 95 % certain");
-          line(out, "", "capacity × " + c.capacity().words());
+          line(out, "Fit", "resistance " + times(c.resistanceTold()) + ", 95 % certain");
+          line(out, "", "capacity " + times(c.capacityTold()));
           line(out, "", "%s apart (rms)".formatted(Figures.of(c.rms(), Unit.VOLT, 2)));
           c.notTold().forEach(s -> line(out, "Mind", s));
         },
         () -> line(out, "Fit", "none: the log has no voltage, or too few rows"));
     return out.toString().stripTrailing();
+  }
+
+  private static String times(Optional<Scale> scale) {
+    return scale.map(s -> "× " + s.words()).orElse("not told");
   }
 
   private static void line(StringBuilder out, String name, String words) {

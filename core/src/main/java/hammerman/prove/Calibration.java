@@ -53,8 +53,13 @@ public record Calibration(
   /** A log that goes through less tells little of the capacity. */
   private static final double LEAST_USED = 0.2;
 
-  /** A standard error above this tells nothing. */
+  /** A standard error above this share of its value tells nothing. */
   private static final double VAGUE = 0.15;
+
+  /** A scale outside these is no pack's: the search went astray where nothing held it. */
+  private static final double LEAST = 0.1;
+
+  private static final double MOST = 10;
 
   private static final double STEP = 1e-3;
   private static final int FEWEST = 20;
@@ -103,6 +108,11 @@ public record Calibration(
       return new Scale(mean, birge / Math.sqrt(weights));
     }
 
+    /** Whether it is told at all: a value that a pack can have, with an error that is none. */
+    boolean isTold() {
+      return value >= LEAST && value <= MOST && error <= VAGUE * value;
+    }
+
     /** Whether it is told from 1 at all. */
     public boolean differs() {
       return low() > 1 || high() < 1;
@@ -117,6 +127,16 @@ public record Calibration(
 
   public Calibration {
     notTold = List.copyOf(notTold);
+  }
+
+  /** Returns the scale of resistance, if the log tells one. */
+  public Optional<Scale> resistanceTold() {
+    return Optional.of(resistance).filter(Scale::isTold);
+  }
+
+  /** Returns the scale of capacity, if the log goes far enough to tell one. */
+  public Optional<Scale> capacityTold() {
+    return Optional.of(capacity).filter(s -> s.isTold() && used >= LEAST_USED);
   }
 
   /** Fits a log; empty if it has no voltage to fit, or too few samples. */
@@ -226,12 +246,12 @@ public record Calibration(
       Run run = replay.with(x[2], q, r);
       double used = Math.max(0, x[2] - run.endSoc());
       List<String> open = new ArrayList<>();
-      if (used < LEAST_USED || capacity.error() > VAGUE) {
+      if (used < LEAST_USED || !capacity.isTold()) {
         open.add(
             "The log goes through %s of the charge; a capacity is told by a run to nearly empty."
                 .formatted(Figures.of(used, Unit.PERCENT, 0)));
       }
-      if (resistance.error() > VAGUE) {
+      if (!resistance.isTold()) {
         open.add("The current changes too little to tell the resistance.");
       }
       if (!replay.fromRest()) {

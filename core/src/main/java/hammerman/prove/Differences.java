@@ -138,8 +138,8 @@ public record Differences(
     }
     return switch (conditions.size()) {
       case 0 ->
-          "No condition that was written down differs; either the pack has changed, or something"
-              + " that was not written down. Repeat the run once to see its scatter.";
+          "No condition is left that was written down and differs: either the pack has changed, or"
+              + " something that nobody wrote down. Repeat the run once to see its scatter.";
       case 1 ->
           "Only %s changed, so the difference may be put down to it; a repeat shows the scatter."
               .formatted(only);

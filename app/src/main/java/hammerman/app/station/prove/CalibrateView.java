@@ -23,11 +23,14 @@ import hammerman.unit.Unit;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -86,9 +89,11 @@ final class CalibrateView extends StackPane {
   /**
    * What may be accepted.
    *
+   * @param resistance scale of resistance, if it is told
+   * @param capacity scale of capacity, if it is told
    * @param runs whose logs tell it
    */
-  private record Told(Scale resistance, Scale capacity, List<Row> runs) {}
+  private record Told(Optional<Scale> resistance, Optional<Scale> capacity, List<Row> runs) {}
 
   CalibrateView(ProveState state) {
     this.state = state;
@@ -158,15 +163,20 @@ final class CalibrateView extends StackPane {
     }
     List<Row> like = together.isSelected() ? state.fittedLike(l.row()) : List.of();
     if (like.size() < 2) {
-      return new Told(c.resistance(), c.capacity(), List.of(l.row()));
+      return new Told(c.resistanceTold(), c.capacityTold(), List.of(l.row()));
     }
     Map<Long, Calibration> fits = state.fitsProperty().get();
     List<Calibration> all =
         like.stream().map(r -> Objects.requireNonNull(fits.get(r.id()))).toList();
     return new Told(
-        Scale.together(all.stream().map(Calibration::resistance).toList()),
-        Scale.together(all.stream().map(Calibration::capacity).toList()),
-        like);
+        together(all, Calibration::resistanceTold), together(all, Calibration::capacityTold), like);
+  }
+
+  /** What those logs tell together that tell it at all. */
+  private static Optional<Scale> together(
+      List<Calibration> all, Function<Calibration, Optional<Scale>> of) {
+    List<Scale> told = all.stream().flatMap(c -> of.apply(c).stream()).toList();
+    return told.isEmpty() ? Optional.empty() : Optional.of(Scale.together(told));
   }
 
   private void show(@Nullable Log l) {
@@ -208,13 +218,23 @@ final class CalibrateView extends StackPane {
                             ? " No other log is of the same pack and wire."
                             : "")));
     scales.setText(
-        "Resistance %s times the design's, capacity %s, 95 %% certain."
-            .formatted(told.resistance().words(), told.capacity().words()));
+        "Times the design's, 95 %% certain: resistance %s, capacity %s."
+            .formatted(words(told.resistance()), words(told.capacity())));
     boolean several = told.runs().size() > 1;
     notTold.setText(several ? "" : Figures.unbroken(String.join(" ", c.notTold())));
-    resistance.setSelected(told.resistance().differs());
-    capacity.setSelected(told.capacity().differs() && (several || c.notTold().isEmpty()));
+    resistance.setDisable(told.resistance().isEmpty());
+    capacity.setDisable(told.capacity().isEmpty());
+    resistance.setSelected(told.resistance().filter(Scale::differs).isPresent());
+    capacity.setSelected(told.capacity().filter(Scale::differs).isPresent());
     preview();
+  }
+
+  private static String words(Optional<Scale> scale) {
+    return scale.map(Scale::words).orElse("not told");
+  }
+
+  private static double taken(CheckBox box, Optional<Scale> scale) {
+    return box.isSelected() ? scale.map(Scale::value).orElse(1.0) : 1;
   }
 
   private @Nullable Design accepted() {
@@ -222,10 +242,7 @@ final class CalibrateView extends StackPane {
     Forecast f = state.forecast();
     return c == null || f == null
         ? null
-        : Accepted.by(
-            f.design(),
-            capacity.isSelected() ? c.capacity().value() : 1,
-            resistance.isSelected() ? c.resistance().value() : 1);
+        : Accepted.by(f.design(), taken(capacity, c.capacity()), taken(resistance, c.resistance()));
   }
 
   private void preview() {
@@ -288,23 +305,20 @@ final class CalibrateView extends StackPane {
     }
     List<Long> runs = c.runs().stream().map(Row::id).toList();
     Instant now = state.now();
-    List<CalibrationRecord> all =
-        List.of(
-            new CalibrationRecord(
-                Scaled.RESISTANCE,
-                c.resistance().value(),
-                c.resistance().error(),
-                runs,
-                yes && resistance.isSelected()),
-            new CalibrationRecord(
-                Scaled.CAPACITY,
-                c.capacity().value(),
-                c.capacity().error(),
-                runs,
-                yes && capacity.isSelected()));
+    List<CalibrationRecord> all = new ArrayList<>();
+    c.resistance()
+        .ifPresent(
+            s -> all.add(record(Scaled.RESISTANCE, s, runs, yes && resistance.isSelected())));
+    c.capacity()
+        .ifPresent(s -> all.add(record(Scaled.CAPACITY, s, runs, yes && capacity.isSelected())));
     state
         .session()
         .keeper()
         .record(store -> store.proofBook().keep(all, now), ids -> {}, t -> state.say(t.why()));
+  }
+
+  private static CalibrationRecord record(
+      Scaled quantity, Scale scale, List<Long> runs, boolean accepted) {
+    return new CalibrationRecord(quantity, scale.value(), scale.error(), runs, accepted);
   }
 }

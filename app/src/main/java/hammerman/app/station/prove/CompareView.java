@@ -19,7 +19,9 @@ import hammerman.unit.Figures;
 import hammerman.unit.Sentence;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import javafx.beans.InvalidationListener;
 import javafx.scene.control.ChoiceBox;
@@ -222,16 +224,22 @@ final class CompareView extends StackPane {
   /** What is said of each run, in a line each; with several runs each is named. */
   private static String lines(
       Comparisons all, Function<Comparison, List<String>> of, String before, String none) {
-    List<String> lines = new ArrayList<>();
+    Map<String, List<String>> names = new LinkedHashMap<>();
     for (Comparison c : all.each()) {
       String said = of.apply(c).isEmpty() ? none : String.join("; ", of.apply(c));
       if (!said.isEmpty()) {
-        String name = all.each().size() > 1 ? "“%s”: ".formatted(c.name()) : "";
-        lines.add(Sentence.beginning(name + (name.isEmpty() ? before : "") + said) + ".");
+        names.computeIfAbsent(said, k -> new ArrayList<>()).add("“%s”".formatted(c.name()));
       }
     }
-    String head =
-        all.each().size() > 1 && !lines.isEmpty() && !before.isEmpty() ? before.strip() + "\n" : "";
+    boolean several = all.each().size() > 1;
+    List<String> lines = new ArrayList<>();
+    names.forEach(
+        (said, whose) ->
+            lines.add(
+                several
+                    ? String.join(", ", whose) + ": " + said + "."
+                    : Sentence.beginning(before + said) + "."));
+    String head = several && !lines.isEmpty() && !before.isEmpty() ? before.strip() + "\n" : "";
     return Figures.unbroken(head + String.join("\n", lines));
   }
 

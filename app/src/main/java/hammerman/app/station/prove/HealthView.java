@@ -185,18 +185,19 @@ final class HealthView extends StackPane {
 
   /** How the resistance went, by the first and the last log that tells it. */
   private String resistance() {
-    List<Calibration> told =
+    List<Calibration.Scale> told =
         state.shown().counting().stream()
             .map(r -> state.fitsProperty().get().get(r.id()))
             .flatMap(Stream::ofNullable)
-            .filter(c -> c.resistance().error() <= VAGUE)
+            .flatMap(c -> c.resistanceTold().stream())
+            .filter(s -> s.error() <= VAGUE)
             .toList();
     return told.size() < 2
         ? ""
         : " Resistance by the logs: %s times the design's at first, %s now."
             .formatted(
-                Figures.fixed(told.getFirst().resistance().value(), 2),
-                Figures.fixed(told.getLast().resistance().value(), 2));
+                Figures.fixed(told.getFirst().value(), 2),
+                Figures.fixed(told.getLast().value(), 2));
   }
 
   private static double years(Shown s, Instant at) {

@@ -55,11 +55,12 @@ final class RunsView extends StackPane {
                 + " voltage, energy, distance.",
             List.of(
                 Column.<Row>words("Run", 116, r -> r.run().value().name())
-                    .styled(r -> r.counts() ? "" : "warn"),
+                    .styled(r -> r.counts() ? "" : "warn")
+                    .inLines(),
                 Column.<Row>words(
                         "When", 92, r -> TIME.format(r.run().at().atZone(ZoneId.systemDefault())))
                     .ordered(Comparator.comparing(r -> r.run().at())),
-                figure("Energy", 66, RunResult.ENERGY),
+                figure("Energy", 76, RunResult.ENERGY),
                 figure("Lowest", 58, RunResult.LOWEST_VOLTAGE),
                 Column.figures(
                     "Air",
