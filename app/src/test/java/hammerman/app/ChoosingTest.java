@@ -219,6 +219,26 @@ class ChoosingTest extends AtTheDesk {
   }
 
   @Test
+  void theCurrencyIsChosenOnceAndSaidWithEveryPrice() {
+    desk.example();
+    desk.view(Station.DUTY, "use");
+    desk.keyIn("prices-are-in", "EUR");
+    desk.until(() -> desk.figure("cells-cost").equals("406 EUR"));
+    desk.keyIn("prices-are-in", "whatever it takes");
+    assertThat(desk.session.project().duty().bounds().currency()).isEqualTo("EUR");
+    desk.view(Station.CELL, "library");
+    assertThat(texts("#cell-facts")).anyMatch(t -> t.replace('\u00a0', ' ').endsWith(" EUR"));
+    Desk.fx(
+        () -> {
+          desk.session.begin();
+          return null;
+        });
+    assertThat(desk.session.project().duty().bounds().currency())
+        .as("the next project is priced alike")
+        .isEqualTo("EUR");
+  }
+
+  @Test
   void theLibraryIsFilteredSortedAndCompared() {
     desk.example();
     desk.view(Station.CELL, "library");

@@ -28,7 +28,11 @@ final class PartsCommand extends OnProject {
           }
         });
     PartsList parts = PartsList.of(forecast, prices);
-    out().println(json ? PartsReport.json(parts, known) : PartsReport.text(parts, known));
+    out()
+        .println(
+            json
+                ? PartsReport.json(parts, known)
+                : PartsReport.text(parts, known, project.duty().bounds()));
     return Main.FINE;
   }
 }

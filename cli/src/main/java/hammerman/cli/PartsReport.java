@@ -2,6 +2,7 @@ package hammerman.cli;
 
 import hammerman.build.PartItem;
 import hammerman.build.PartsList;
+import hammerman.duty.Bounds;
 import hammerman.record.PartRecord;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -54,7 +55,7 @@ final class PartsReport {
     return r == null ? PartRecord.Have.MISSING : r.have();
   }
 
-  static String text(PartsList parts, Map<String, PartRecord> known) {
+  static String text(PartsList parts, Map<String, PartRecord> known, Bounds bounds) {
     StringBuilder out = new StringBuilder();
     PartItem.Kind kind = null;
     for (PartItem p : parts.items()) {
@@ -74,7 +75,7 @@ final class PartsReport {
     out.append(
         "In all %s; %s built in%s.%n"
             .formatted(
-                Figures.fixed(parts.price(), 2),
+                bounds.money(parts.price(), 2),
                 Figures.of(parts.mass(), Unit.KILOGRAM),
                 parts.takenOut() > 0
                     ? ", %s taken out, a change of %s"

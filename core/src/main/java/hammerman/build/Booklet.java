@@ -3,6 +3,7 @@ package hammerman.build;
 import hammerman.drawing.Drawing;
 import hammerman.drawing.Paper;
 import hammerman.drawing.Pdf;
+import hammerman.duty.Bounds;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
@@ -51,8 +52,9 @@ public final class Booklet {
    * Returns the parts as PDF.
    *
    * @param here keys of the parts that are there
+   * @param bounds with the currency
    */
-  public static byte[] parts(String name, PartsList parts, Set<String> here) {
+  public static byte[] parts(String name, PartsList parts, Set<String> here, Bounds bounds) {
     Booklet b = new Booklet("Parts for " + name);
     PartItem.Kind kind = null;
     for (PartItem p : parts.items()) {
@@ -67,14 +69,14 @@ public final class Booklet {
                       Figures.compact(p.toBuy()),
                       p.unit(),
                       p.name(),
-                      p.price() == null ? "" : ", " + Figures.fixed(p.cost(), 2)));
+                      p.price() == null ? "" : ", " + bounds.money(p.cost(), 2)));
       b.room(lines.size());
       b.tick(here.contains(p.key()));
       lines.forEach(l -> b.words(10, SIZE, l));
     }
     b.heading(
         "In all %s; %s built in"
-            .formatted(Figures.fixed(parts.price(), 2), Figures.of(parts.mass(), Unit.KILOGRAM)));
+            .formatted(bounds.money(parts.price(), 2), Figures.of(parts.mass(), Unit.KILOGRAM)));
     return Pdf.of(b.sheets, Paper.A4);
   }
 

@@ -1,6 +1,8 @@
 package hammerman.duty;
 
+import hammerman.unit.Figures;
 import hammerman.unit.In;
+import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
@@ -11,18 +13,23 @@ import org.jspecify.annotations.Nullable;
  *
  * @param mass most mass of the pack, kg
  * @param volume room there is for it, m³
- * @param budget most money for cells, in the user's currency
+ * @param budget most money for cells
  * @param localPower power that local rules allow the machine, W
+ * @param currency that all prices are in, as it is written after them, such as EUR; absent while
+ *     that is not said
  */
 @RecordBuilder
 public record Bounds(
     @In(Unit.KILOGRAM) @Nullable Double mass,
     @In(Unit.LITRE) @Nullable Double volume,
     @Nullable Double budget,
-    @In(Unit.WATT) @Nullable Double localPower)
+    @In(Unit.WATT) @Nullable Double localPower,
+    @Nullable String currency)
     implements BoundsBuilder.With {
+  private static final int LONGEST_CURRENCY = 8;
+
   /** No limits. */
-  public static final Bounds NONE = new Bounds(null, null, null, null);
+  public static final Bounds NONE = new Bounds(null, null, null, null, null);
 
   public Bounds {
     if (mass != null) {
@@ -37,5 +44,25 @@ public record Bounds(
     if (localPower != null) {
       Valid.range("Local power limit", localPower, 1, 1e6, Unit.WATT);
     }
+    if (currency != null) {
+      Valid.text("Currency", currency);
+      if (currency.length() > LONGEST_CURRENCY) {
+        throw new InvalidValue(
+            "Currency",
+            currency.length() + " characters long",
+            "at most " + LONGEST_CURRENCY + " fit",
+            "Give its sign or its three letters.");
+      }
+    }
+  }
+
+  /** Returns an amount of money in words, with the currency where that is known. */
+  public String money(double amount, int decimals) {
+    return inCurrency(Figures.fixed(amount, decimals));
+  }
+
+  /** Returns a figure of money with the currency where that is known. */
+  public String inCurrency(String figure) {
+    return currency == null ? figure : figure + " " + currency;
   }
 }

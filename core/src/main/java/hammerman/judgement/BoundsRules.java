@@ -95,7 +95,8 @@ final class BoundsRules {
     return Found.warn(
         "Dearer than the budget",
         "The cells cost %s; the budget is %s."
-            .formatted(Figures.fixed(c.pack().cost(), 0), Figures.fixed(limit, 0)),
+            .formatted(
+                c.asked().bounds().money(c.pack().cost(), 0), c.asked().bounds().money(limit, 0)),
         "Use fewer cells or a cheaper cell.",
         Measure.most("cost of the cells", c.pack().cost(), limit, Unit.MONEY));
   }

@@ -59,7 +59,7 @@ final class Starter {
         new Surroundings(
             celsius(5), celsius(30), celsius(10), celsius(25), celsius(15), celsius(25)),
         new Habits(Unit.PER_WEEK.toCore(2), 0.6, Unit.DAY.toCore(60), null, 0.8),
-        new Bounds(null, null, null, null),
+        Bounds.NONE,
         null);
   }
 

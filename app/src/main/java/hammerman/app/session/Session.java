@@ -189,11 +189,18 @@ public final class Session {
         failed);
   }
 
-  /** Begins an empty project; the one at hand stays where it is kept. */
+  /**
+   * Begins an empty project in the currency of the one at hand; the one at hand stays where it is
+   * kept.
+   */
   public void begin() {
     seen.clear();
     edited.clear();
-    take("New project", Shipped.starter());
+    String currency = project().duty().bounds().currency();
+    Project first = Shipped.starter();
+    take(
+        "New project",
+        first.withDuty(first.duty().withBounds(first.duty().bounds().withCurrency(currency))));
   }
 
   /** Loads the first worked example, in no file until it is changed. */

@@ -3,6 +3,7 @@ package hammerman.app.station.build;
 import hammerman.app.control.FileAsk;
 import hammerman.app.station.Bench;
 import hammerman.build.Booklet;
+import hammerman.project.Project;
 import hammerman.record.PartRecord;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -34,14 +35,14 @@ final class Papers {
   static void partsPaper(Bench bench, BuildState state) {
     BuildState.Shown s = state.shown();
     if (s != null) {
-      String name = state.session().project().name();
+      Project project = state.session().project();
       write(
           bench,
           state,
           "Save the parts list",
           PDF,
           "parts.pdf",
-          Booklet.parts(name, s.parts(), here(s)));
+          Booklet.parts(project.name(), s.parts(), here(s), project.duty().bounds()));
     }
   }
 

@@ -10,6 +10,7 @@ import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.build.PartItem;
 import hammerman.build.Stage;
+import hammerman.duty.Bounds;
 import hammerman.record.PartRecord;
 import hammerman.record.PartRecord.Have;
 import hammerman.unit.Figures;
@@ -128,7 +129,8 @@ final class PartsView extends StackPane {
     Label why =
         new Label(
             "Prices and masses of parts are rough ones, typical of what is sold to hobbyists; type"
-                + " what you pay. Money is of the same worth as the cells' prices.");
+                + " what you pay. All money is of one currency: say at Duty, Use and limits,"
+                + " which.");
     why.getStyleClass().add("fact-name");
     why.setWrapText(true);
     why.setMinHeight(USE_PREF_SIZE);
@@ -175,12 +177,13 @@ final class PartsView extends StackPane {
                     Figures.of(s.parts().takenOut(), Unit.KILOGRAM),
                     Figures.of(s.parts().netMass(), Unit.KILOGRAM))
             : "";
+    Bounds bounds = state.session().project().duty().bounds();
     totals.setText(
         Figures.unbroken(
             "All parts with their spares %s, of which %s are here or ordered; %s built in%s."
                 .formatted(
-                    Figures.fixed(s.parts().price(), 2),
-                    Figures.fixed(there, 2),
+                    bounds.money(s.parts().price(), 2),
+                    bounds.money(there, 2),
                     Figures.of(s.parts().mass(), Unit.KILOGRAM),
                     out)));
     Map<Stage, List<PartItem>> stages = s.parts().held(p -> s.have(p.key()) != Have.HERE);

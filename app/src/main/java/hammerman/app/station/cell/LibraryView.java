@@ -63,6 +63,7 @@ final class LibraryView extends StackPane {
     table.setMinHeight(240);
     name.getStyleClass().add("question");
     facts.setVgap(2);
+    facts.setId("cell-facts");
     curve.setPrefHeight(220);
     curve.setMinHeight(160);
     Words caution =
@@ -235,6 +236,6 @@ final class LibraryView extends StackPane {
             List.of("Charge from", Figures.of(t.chargeLowest(), Unit.CELSIUS, 0) + " up"),
             List.of("Hottest allowed", Figures.of(t.dischargeHighest(), Unit.CELSIUS, 0)),
             List.of("Energy per mass", SideBySide.perMass(cell)),
-            List.of("Price per Wh", SideBySide.pricePerEnergy(cell))));
+            List.of("Price per Wh", SideBySide.pricePerEnergy(cell, f.design().duty().bounds()))));
   }
 }

@@ -2,6 +2,7 @@ package hammerman.app.station.forecast;
 
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
+import hammerman.duty.Bounds;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Lifetime;
@@ -96,16 +97,19 @@ final class LifeView extends VBox {
     if (f.life().years() >= LifeForecast.HORIZON || life.perEnergy() <= 0) {
       return "";
     }
+    Bounds bounds = f.design().duty().bounds();
     String way =
         life.perDistance().isPresent()
             ? ", %s per km"
                 .formatted(
-                    Figures.number(life.perDistance().getAsDouble() * Unit.KILOMETRE.toCore(1)))
+                    bounds.inCurrency(
+                        Figures.number(
+                            life.perDistance().getAsDouble() * Unit.KILOMETRE.toCore(1))))
             : "";
     return "Its life has %s duties; the cells come to %s per kWh delivered%s."
         .formatted(
             Figures.number(life.duties()),
-            Figures.number(life.perEnergy() * Unit.KILOWATT_HOUR.toCore(1)),
+            bounds.inCurrency(Figures.number(life.perEnergy() * Unit.KILOWATT_HOUR.toCore(1))),
             way);
   }
 

@@ -6,6 +6,7 @@ import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Page;
+import hammerman.duty.Bounds;
 import hammerman.finding.Station;
 import hammerman.forecast.Answer;
 import hammerman.forecast.Forecast;
@@ -178,7 +179,7 @@ final class SensitivityView extends VBox {
       todo.setId("way-" + k);
       todo.setWrapText(true);
       todo.setOnAction(e -> session.editDesign("Target", Station.FORECAST, d -> w.design()));
-      ways.getChildren().add(new VBox(todo, line(effect(t, w), "fact-name")));
+      ways.getChildren().add(new VBox(todo, line(effect(t, w, bounds()), "fact-name")));
       if (!w.stops().isEmpty()) {
         ways.getChildren()
             .add(line("But then a stop: " + String.join("; ", w.stops()), "complaint"));
@@ -197,7 +198,11 @@ final class SensitivityView extends VBox {
     return label;
   }
 
-  private static String effect(Target t, Target.Way w) {
+  private Bounds bounds() {
+    return session.project().duty().bounds();
+  }
+
+  private static String effect(Target t, Target.Way w, Bounds bounds) {
     StringBuilder all = new StringBuilder(t.answer().label()).append(" becomes ");
     all.append(t.answer().shown(w.value()));
     if (Math.abs(w.mass()) >= 5e-4) {
@@ -206,7 +211,7 @@ final class SensitivityView extends VBox {
     }
     if (Math.abs(w.cost()) >= 0.5) {
       all.append(w.cost() > 0 ? ", +" : ", −")
-          .append(Figures.fixed(Math.abs(w.cost()), 0))
+          .append(bounds.money(Math.abs(w.cost()), 0))
           .append(" for cells");
     }
     return all.toString();

@@ -54,7 +54,7 @@ final class RunsView extends StackPane {
             "No run yet. Take in a log, or type what you noted: start voltage, peak current, lowest"
                 + " voltage, energy, distance.",
             List.of(
-                Column.<Row>words("Run", 116, r -> r.run().value().name())
+                Column.<Row>words("Run", 126, r -> r.run().value().name())
                     .styled(r -> r.counts() ? "" : "warn")
                     .inLines(),
                 Column.<Row>words(
