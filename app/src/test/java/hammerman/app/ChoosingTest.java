@@ -350,7 +350,7 @@ class ChoosingTest extends AtTheDesk {
     for (String name : List.of("Energy", "Full effort until too hot", "nothing")) {
       desk.choose("#contours", name);
     }
-    assertThat(desk.text("#answer")).contains("pairs around it serve");
+    desk.until(() -> desk.text("#answer").contains("pairs around it serve"));
   }
 
   @Test
@@ -358,6 +358,7 @@ class ChoosingTest extends AtTheDesk {
     desk.example();
     desk.view(Station.STACK, "search");
     desk.until(() -> desk.text("#search-found").contains("of 18000"));
+    partsAreCounted();
     List<String> even = rows();
     assertThat(even).hasSizeGreaterThan(3);
     for (String quality : List.of("cheap", "lasting", "reserve", "cool")) {
@@ -388,6 +389,39 @@ class ChoosingTest extends AtTheDesk {
     assertThat(desk.text("#variant")).contains("21 mm energy 13S6P", "variant 2 of 2");
     desk.press("#undo");
     assertThat(desk.text("#variant")).doesNotContain("variant 2");
+  }
+
+  /** With their parts the foremost cost more, and one that its box cannot hold goes last. */
+  private void partsAreCounted() {
+    TableView<?> found = desk.find("#search-rows", TableView.class);
+    desk.until(() -> !cell(found, 0, "Parts").isEmpty());
+    assertThat(cell(found, 0, "Parts")).isEqualTo("suit");
+    assertThat(Integer.parseInt(cell(found, 0, "All cost")))
+        .isGreaterThan(Integer.parseInt(cell(found, 0, "Cost")));
+    int last = Desk.fx(() -> found.getItems().size()) - 1;
+    assertThat(cell(found, last, "Parts")).isEqualTo("room");
+    Desk.fx(
+        () -> {
+          found.getSelectionModel().clearAndSelect(last);
+          return null;
+        });
+    assertThat(desk.text("#search-whole").replace('\u00a0', ' '))
+        .contains("with its parts", " kg", "No part on the shelf cures");
+    Desk.fx(
+        () -> {
+          found.getSelectionModel().clearSelection();
+          return null;
+        });
+  }
+
+  private static String cell(TableView<?> table, int row, String head) {
+    return Desk.fx(
+        () ->
+            table.getColumns().stream()
+                .filter(c -> c.getText().equals(head))
+                .map(c -> String.valueOf(c.getCellData(row)))
+                .findFirst()
+                .orElseThrow());
   }
 
   private static <T> void sortBy(TableView<T> table, int column) {

@@ -19,6 +19,10 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.skin.VirtualFlow;
+import javafx.scene.layout.Background;
+import javafx.scene.layout.BackgroundFill;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
@@ -49,16 +53,17 @@ final class Geometry {
    */
   static List<String> faults(Scene scene, double scale) {
     Geometry g = new Geometry(scale);
-    g.walk(scene.getRoot(), scene.getRoot().getLayoutBounds(), false);
+    g.walk(scene.getRoot(), scene.getRoot().getLayoutBounds(), false, Color.WHITE);
     g.overlaps();
     g.covered();
     return g.faults;
   }
 
-  private void walk(Node node, Bounds clip, boolean scrolls) {
+  private void walk(Node node, Bounds clip, boolean scrolls, Color under) {
     if (!node.isVisible() || node.getOpacity() == 0) {
       return;
     }
+    Color ground = node instanceof Region r ? ground(r, under) : under;
     Bounds within = clip;
     Node cut = node.getClip();
     if (cut != null) {
@@ -66,7 +71,10 @@ final class Geometry {
     }
     switch (node) {
       case Picture p -> picture(p, within, scrolls);
-      case Text t -> words(t.getText(), t.localToScene(t.getLayoutBounds()), within, scrolls);
+      case Text t -> {
+        words(t.getText(), t.localToScene(t.getLayoutBounds()), within, scrolls);
+        legible(t, ground);
+      }
       case ButtonBase b -> {
         cut(b);
         control(b, within, scrolls);
@@ -88,10 +96,38 @@ final class Geometry {
     boolean moves = scrolls || node instanceof ScrollPane || node instanceof VirtualFlow<?>;
     if (node instanceof Parent parent) {
       for (Node child : parent.getChildrenUnmodifiable()) {
-        walk(child, within, moves);
+        walk(child, within, moves, ground);
       }
     }
     owner = outer;
+  }
+
+  /** What the words of a region stand on: its last whole fill, or what is under it. */
+  private static Color ground(Region region, Color under) {
+    Background background = region.getBackground();
+    Color ground = under;
+    if (background != null) {
+      for (BackgroundFill fill : background.getFills()) {
+        if (fill.getFill() instanceof Color c && c.isOpaque()) {
+          ground = c;
+        }
+      }
+    }
+    return ground;
+  }
+
+  /** What cannot be used may be pale; all else is read. */
+  private void legible(Text text, Color ground) {
+    if (text.isDisabled()
+        || text.getText() == null
+        || text.getText().isBlank()
+        || !(text.getFill() instanceof Color ink)) {
+      return;
+    }
+    double contrast = Contrast.of(ink, ground);
+    if (contrast < Contrast.LEAST) {
+      faults.add("“%s” has a contrast of %.1f".formatted(text.getText(), contrast));
+    }
   }
 
   private static boolean takesInput(Node node) {

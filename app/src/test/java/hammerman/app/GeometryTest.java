@@ -18,7 +18,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
@@ -29,22 +31,29 @@ class GeometryTest extends AtTheDesk {
   private static final int DESIGNS = Integer.getInteger("hammerman.designs", 3);
   private static final int FIRST = Integer.getInteger("hammerman.firstDesign", 0);
 
-  /** Windows and scales that each design is drawn in one of; more designs than usual take all. */
+  /** Windows and scales; each design is drawn in one of them, or in as many as are asked for. */
   private static final double[][] WINDOWS = {
     {1280, 800, 1}, {1000, 640, 1}, {1280, 800, 1.5}, {2560, 1440, 1}, {1920, 1080, 2}
   };
 
-  static IntStream designs() {
-    return IntStream.range(FIRST, FIRST + DESIGNS);
+  private static final int WINDOWS_EACH = Integer.getInteger("hammerman.windows", 1);
+
+  static Stream<Arguments> drawn() {
+    return IntStream.range(FIRST, FIRST + DESIGNS)
+        .boxed()
+        .flatMap(
+            n ->
+                IntStream.range(n, n + WINDOWS_EACH)
+                    .mapToObj(w -> Arguments.of(n, w % WINDOWS.length)));
   }
 
   @ParameterizedTest
-  @MethodSource("designs")
-  void everyViewShowsItsWordsWhole(int number) {
+  @MethodSource("drawn")
+  void everyViewShowsItsWordsWhole(int number, int at) {
     Random random = new Random(number);
     Project project = project(number, random);
-    double[] window = WINDOWS[number % WINDOWS.length];
-    Theme theme = number / WINDOWS.length % 2 == 0 ? Theme.DAY : Theme.NIGHT;
+    double[] window = WINDOWS[at];
+    Theme theme = (number / WINDOWS.length + number + at) % 2 == 0 ? Theme.DAY : Theme.NIGHT;
     Desk.fx(
         () -> {
           // The screen that there is offscreen is smaller than some of the windows.

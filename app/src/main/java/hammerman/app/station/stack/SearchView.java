@@ -3,21 +3,32 @@ package hammerman.app.station.stack;
 import hammerman.app.control.Column;
 import hammerman.app.control.QuantityField;
 import hammerman.app.control.RecordTable;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
+import hammerman.build.Equipped;
 import hammerman.cell.CellLibrary;
 import hammerman.design.Design;
+import hammerman.finding.Finding;
 import hammerman.finding.Station;
+import hammerman.guard.Parts;
 import hammerman.search.Candidate;
 import hammerman.search.Search;
 import hammerman.search.Weights;
 import hammerman.unit.Figures;
+import hammerman.unit.Sentence;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -36,54 +47,21 @@ final class SearchView extends VBox {
   private static final List<String> QUALITIES =
       List.of("Light", "Cheap", "Lasting", "Reserve", "Cool");
 
-  private static final List<Column<Candidate>> COLUMNS =
-      List.of(
-          Column.words(
-              "Cell", 166, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
-          Column.figures(
-              "Counts",
-              54,
-              Candidate::counts,
-              Comparator.comparingInt(c -> c.design().pack().cells())),
-          Column.figures(
-              "Wh",
-              54,
-              c -> Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
-              Comparator.comparingDouble(c -> -c.design().pack().energy())),
-          Column.figures(
-              "kg", 54, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
-          Column.figures(
-              "Cost",
-              54,
-              c -> Figures.fixed(c.cost(), 0),
-              Comparator.comparingDouble(Candidate::cost)),
-          Column.figures(
-              "Years",
-              54,
-              c -> Figures.fixed(c.years(), 1),
-              Comparator.comparingDouble(c -> -c.years())),
-          Column.figures(
-              "Left",
-              54,
-              c -> Figures.of(c.margin(), Unit.PERCENT, 0),
-              Comparator.comparingDouble(c -> -c.margin())),
-          Column.figures(
-              "Hottest",
-              54,
-              c -> Figures.of(c.peakTemperature(), Unit.CELSIUS, 0),
-              Comparator.comparingDouble(Candidate::peakTemperature)),
-          Column.figures(
-              "Sag to",
-              74,
-              c -> Figures.of(c.sag(), Unit.VOLT, 1),
-              Comparator.comparingDouble(c -> -c.sag())));
+  /** So many of the foremost are looked at with their parts. */
+  private static final int EQUIPPED = 12;
 
   private final Session session;
   private final Consumer<Search> found;
   private final Latest searching = new Latest("search");
   private final List<Slider> weights = new ArrayList<>();
   private final RecordTable<Candidate> table =
-      new RecordTable<>("search-rows", "what serves the duty", "Nothing found yet.", COLUMNS);
+      new RecordTable<>("search-rows", "what serves the duty", "Nothing found yet.", columns());
+  private final Words whole = new Words("fact-name", "search-whole");
+  private final Latest equipping = new Latest("parts of what was found");
+
+  /** The foremost stacks with their parts, as far as they are worked out. */
+  private final Map<Design, Equipped> equipped = new HashMap<>();
+
   private final Label words = new Label();
   private final ProgressBar progress = new ProgressBar(0);
   private final Button cancel = new Button("Cancel");
@@ -160,7 +138,139 @@ final class SearchView extends VBox {
     words.setMaxWidth(Double.MAX_VALUE);
     HBox said = new HBox(12, words, make);
     said.setStyle("-fx-alignment: center-left;");
-    getChildren().addAll(top, said, table, scatter);
+    getChildren().addAll(top, said, table, whole, scatter);
+    table.chosenProperty().addListener((o, was, is) -> tell(is));
+  }
+
+  private List<Column<Candidate>> columns() {
+    return List.of(
+        Column.words("Cell", 166, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
+        Column.figures(
+            "Counts",
+            54,
+            Candidate::counts,
+            Comparator.comparingInt(c -> c.design().pack().cells())),
+        Column.figures(
+            "Wh",
+            54,
+            c -> Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
+            Comparator.comparingDouble(c -> -c.design().pack().energy())),
+        Column.figures(
+            "kg", 54, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
+        Column.figures(
+            "Cost",
+            54,
+            c -> Figures.fixed(c.cost(), 0),
+            Comparator.comparingDouble(Candidate::cost)),
+        Column.figures(
+            "Years",
+            54,
+            c -> Figures.fixed(c.years(), 1),
+            Comparator.comparingDouble(c -> -c.years())),
+        Column.figures(
+            "Left",
+            54,
+            c -> Figures.of(c.margin(), Unit.PERCENT, 0),
+            Comparator.comparingDouble(c -> -c.margin())),
+        Column.figures(
+            "Hottest",
+            54,
+            c -> Figures.of(c.peakTemperature(), Unit.CELSIUS, 0),
+            Comparator.comparingDouble(Candidate::peakTemperature)),
+        Column.figures(
+            "Sag to",
+            74,
+            c -> Figures.of(c.sag(), Unit.VOLT, 1),
+            Comparator.comparingDouble(c -> -c.sag())),
+        Column.figures(
+            "All cost",
+            62,
+            c -> of(c).map(e -> Figures.fixed(e.price(), 0)).orElse(""),
+            Comparator.comparingDouble(c -> of(c).map(Equipped::price).orElse(Double.MAX_VALUE))),
+        Column.<Candidate>words("Parts", 92, this::suits).styled(this::suitsStyle));
+  }
+
+  private Optional<Equipped> of(Candidate c) {
+    return Optional.ofNullable(equipped.get(c.design()));
+  }
+
+  private String suits(Candidate c) {
+    return of(c)
+        .map(e -> e.against().stream().findFirst().map(Finding::word).orElse("suit"))
+        .orElse("");
+  }
+
+  private String suitsStyle(Candidate c) {
+    return of(c)
+        .map(e -> e.against().isEmpty() ? "serves" : e.isFeasible() ? "warn" : "stop")
+        .orElse("");
+  }
+
+  /** What the chosen stack comes to with its parts. */
+  private void tell(@Nullable Candidate c) {
+    whole.setText(
+        c == null
+            ? ""
+            : of(c)
+                .map(
+                    e ->
+                        "%s with its parts: %s, %s by rough prices. %s"
+                            .formatted(
+                                name(c),
+                                Figures.of(e.mass(), Unit.KILOGRAM),
+                                e.design().duty().bounds().money(e.price(), 0),
+                                e.against().isEmpty()
+                                    ? e.design().fit() == null
+                                        ? "They suit it."
+                                        : "They suit it, and it fits its box."
+                                    : "No part on the shelf cures: "
+                                        + e.against().stream()
+                                            .map(f -> Sentence.within(f.title()))
+                                            .collect(Collectors.joining("; "))
+                                        + "."))
+                .map(Figures::unbroken)
+                .orElse(""));
+  }
+
+  /** Looks for the parts of the foremost, one after another; what cannot be made goes last. */
+  private void equip(Search search) {
+    List<Design> foremost =
+        search.candidates().stream()
+            .sorted(Comparator.comparingDouble(Candidate::score))
+            .limit(EQUIPPED)
+            .map(Candidate::design)
+            .filter(d -> !equipped.containsKey(d))
+            .toList();
+    if (foremost.isEmpty()) {
+      return;
+    }
+    Parts parts = session.parts();
+    equipping.submit(
+        () -> {
+          Map<Design, Equipped> made = new LinkedHashMap<>();
+          for (Design d : foremost) {
+            if (Thread.currentThread().isInterrupted()) {
+              throw new CancellationException("superseded");
+            }
+            made.put(d, Equipped.of(d, parts));
+          }
+          return made;
+        },
+        made -> {
+          equipped.putAll(made);
+          list(search);
+          tell(table.chosenProperty().get());
+        });
+  }
+
+  private void list(Search search) {
+    table.show(
+        search.candidates().stream()
+            .sorted(
+                Comparator.<Candidate, Boolean>comparing(
+                        c -> of(c).filter(e -> !e.isFeasible()).isPresent())
+                    .thenComparingDouble(Candidate::score))
+            .toList());
   }
 
   private static Label name(String text) {
@@ -217,6 +327,8 @@ final class SearchView extends VBox {
       return;
     }
     searched = design;
+    equipped.clear();
+    equipping.cancel();
     progress.setProgress(0);
     CellLibrary cells = session.library();
     Weights chosen = weights();
@@ -234,7 +346,12 @@ final class SearchView extends VBox {
                           take(design, soFar);
                         }),
                 () -> Thread.currentThread().isInterrupted()),
-        whole -> take(design, whole));
+        last -> {
+          take(design, last);
+          if (result != null) {
+            equip(result);
+          }
+        });
   }
 
   private void cancel() {
@@ -279,8 +396,10 @@ final class SearchView extends VBox {
                         .knee()
                         .map(k -> " Beyond " + name(k) + " each year costs more mass.")
                         .orElse("")));
-    table.show(
-        search.candidates().stream().sorted(Comparator.comparingDouble(Candidate::score)).toList());
+    list(search);
+    if (!searching.busyProperty().get()) {
+      equip(search);
+    }
     scatter.show(search);
     found.accept(search);
   }
