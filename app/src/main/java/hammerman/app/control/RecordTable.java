@@ -51,7 +51,7 @@ public final class RecordTable<T> extends VBox {
   private static final double TICK = 30;
 
   /** A column of figures is at most so much wider than it need be, where there are words. */
-  private static final double FIGURES_AT_MOST = 1.5;
+  private static final double FIGURES_AT_MOST = 2;
 
   /** Height of a row of one line, px: where all are alike, none has to be measured. */
   private static final double ROW = 27;

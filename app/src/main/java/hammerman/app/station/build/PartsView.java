@@ -46,6 +46,13 @@ final class PartsView extends StackPane {
 
   private record Row(PartItem item, PartRecord known) {}
 
+  /** Beyond this nobody counts the small coins. */
+  private static final double DEAR = 1000;
+
+  private static String money(double amount) {
+    return Figures.fixed(amount, amount < DEAR ? 2 : 0);
+  }
+
   PartsView(Bench bench, BuildState state) {
     this.state = state;
     table =
@@ -63,7 +70,7 @@ final class PartsView extends StackPane {
                     Column.figures(
                         "Price",
                         66,
-                        r -> r.item().price() == null ? "" : Figures.fixed(r.item().cost(), 2),
+                        r -> r.item().price() == null ? "" : money(r.item().cost()),
                         Comparator.comparingDouble(r -> -r.item().cost())),
                     Column.figures(
                         "Mass",
