@@ -22,11 +22,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -42,6 +45,7 @@ public final class LogPanel extends VBox {
   private static final int PREVIEW_COLUMNS = 8;
   private static final String NONE = "not there";
 
+  private final FlowPane top = new FlowPane(12, 4);
   private final Session session;
   private final Settings settings;
   private final String purpose;
@@ -97,9 +101,15 @@ public final class LogPanel extends VBox {
     progress.setPrefWidth(180);
     progress.visibleProperty().bind(reading.busyProperty());
     cancel.visibleProperty().bind(reading.busyProperty());
-    HBox top = new HBox(12, choose, source, progress, cancel);
-    top.setStyle("-fx-alignment: center-left;");
+    top.getChildren().addAll(choose, source, progress, cancel);
+    top.setRowValignment(VPos.CENTER);
     getChildren().addAll(top, complaint, preview);
+  }
+
+  /** Returns it with other ways to begin beside its own. */
+  public LogPanel beside(Node... others) {
+    top.getChildren().addAll(1, List.of(others));
+    return this;
   }
 
   /** Says where the present log is from. */

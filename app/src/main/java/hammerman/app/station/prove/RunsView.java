@@ -22,7 +22,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.Button;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -84,7 +83,7 @@ final class RunsView extends StackPane {
     season =
         new PlainButton("Take the season of this example", "example-season", state::takeSeason);
     Button typed = new PlainButton("Type a run", "type-run", this::type);
-    FlowPane more = new FlowPane(8, 4, typed, season);
+    importer.beside(typed, season);
     Words caution =
         Words.caution(
             "A first full run is at low effort, on level ground, with someone by; local rules say"
@@ -93,7 +92,7 @@ final class RunsView extends StackPane {
     list.setPrefWidth(LIST);
     Beside runs = new Beside(list, new RunPanel(bench, state));
     VBox.setVgrow(runs, Priority.ALWAYS);
-    getChildren().add(new VBox(8, importer, more, runs));
+    getChildren().add(new VBox(8, importer, runs));
     state.shownProperty().addListener((o, was, is) -> show(is));
     state
         .chosenProperty()

@@ -21,7 +21,6 @@ import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -144,50 +143,50 @@ final class SearchView extends VBox {
 
   private List<Column<Candidate>> columns() {
     return List.of(
-        Column.words("Cell", 166, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
+        Column.words("Cell", 138, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
         Column.figures(
             "Counts",
-            54,
+            58,
             Candidate::counts,
             Comparator.comparingInt(c -> c.design().pack().cells())),
         Column.figures(
             "Wh",
-            54,
+            50,
             c -> Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
             Comparator.comparingDouble(c -> -c.design().pack().energy())),
         Column.figures(
-            "kg", 54, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
+            "kg", 46, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
         Column.figures(
             "Cost",
-            54,
+            46,
             c -> Figures.fixed(c.cost(), 0),
             Comparator.comparingDouble(Candidate::cost)),
         Column.figures(
             "Years",
-            54,
+            46,
             c -> Figures.fixed(c.years(), 1),
             Comparator.comparingDouble(c -> -c.years())),
         Column.figures(
             "Left",
-            54,
+            50,
             c -> Figures.of(c.margin(), Unit.PERCENT, 0),
             Comparator.comparingDouble(c -> -c.margin())),
         Column.figures(
             "Hottest",
-            54,
+            58,
             c -> Figures.of(c.peakTemperature(), Unit.CELSIUS, 0),
             Comparator.comparingDouble(Candidate::peakTemperature)),
         Column.figures(
             "Sag to",
-            74,
+            60,
             c -> Figures.of(c.sag(), Unit.VOLT, 1),
             Comparator.comparingDouble(c -> -c.sag())),
         Column.figures(
             "All cost",
-            62,
+            60,
             c -> of(c).map(e -> Figures.fixed(e.price(), 0)).orElse(""),
             Comparator.comparingDouble(c -> of(c).map(Equipped::price).orElse(Double.MAX_VALUE))),
-        Column.<Candidate>words("Parts", 92, this::suits).styled(this::suitsStyle));
+        Column.<Candidate>words("Parts", 70, this::suits).styled(this::suitsStyle));
   }
 
   private Optional<Equipped> of(Candidate c) {
@@ -247,20 +246,25 @@ final class SearchView extends VBox {
     Parts parts = session.parts();
     equipping.submit(
         () -> {
-          Map<Design, Equipped> made = new LinkedHashMap<>();
           for (Design d : foremost) {
             if (Thread.currentThread().isInterrupted()) {
               throw new CancellationException("superseded");
             }
-            made.put(d, Equipped.of(d, parts));
+            Equipped made = Equipped.of(d, parts);
+            Platform.runLater(() -> take(d, made));
           }
-          return made;
+          return foremost.size();
         },
-        made -> {
-          equipped.putAll(made);
-          list(search);
-          tell(table.chosenProperty().get());
-        });
+        all -> {});
+  }
+
+  private void take(Design stack, Equipped made) {
+    equipped.put(stack, made);
+    if (result != null) {
+      list(result);
+      table.refresh();
+    }
+    tell(table.chosenProperty().get());
   }
 
   private void list(Search search) {
