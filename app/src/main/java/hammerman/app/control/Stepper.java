@@ -36,7 +36,6 @@ public final class Stepper extends VBox {
     Label label = new Label(name);
     label.getStyleClass().add("fact-name");
     Words complaint = Words.complaint(field.complaintProperty());
-    complaint.getStyleClass().add("complaint");
     complaint.setMaxWidth(240);
     getChildren().addAll(label, new HBox(2, less, field, more), complaint);
   }

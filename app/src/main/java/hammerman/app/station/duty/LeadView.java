@@ -59,7 +59,6 @@ final class LeadView extends VBox {
     capacity.setPrefColumnCount(5);
     Words complaint =
         Words.complaint(voltage.complaintProperty().concat(capacity.complaintProperty()));
-    complaint.getStyleClass().add("complaint");
     Words caution =
         Words.caution(
             "A device with a lead charger built in needs that charger taken out of use by someone"

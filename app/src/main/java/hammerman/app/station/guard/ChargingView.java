@@ -69,7 +69,6 @@ final class ChargingView extends VBox {
     verdict.setWrapText(true);
     verdict.setMinHeight(USE_PREF_SIZE);
     Words complaint = Words.complaint(measured.complaintProperty());
-    complaint.getStyleClass().add("complaint");
     FlowPane check =
         new FlowPane(
             8, 4, new Label("Measured at the plug, without the pack"), measured, new Label("V"));

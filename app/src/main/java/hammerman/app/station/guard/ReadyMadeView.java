@@ -171,7 +171,6 @@ final class ReadyMadeView extends VBox {
     field.setId("ready-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
     field.setPrefWidth(70);
     Words complaint = Words.complaint(field.complaintProperty());
-    complaint.getStyleClass().add("complaint");
     complaint.setMaxWidth(250);
     form.add(label, 0, row);
     form.add(field, 1, row);

@@ -224,6 +224,7 @@ final class CalibrateView extends StackPane {
     notTold.setText(several ? "" : Figures.unbroken(String.join(" ", c.notTold())));
     resistance.setDisable(told.resistance().isEmpty());
     capacity.setDisable(told.capacity().isEmpty());
+    decline.setDisable(told.resistance().isEmpty() && told.capacity().isEmpty());
     resistance.setSelected(told.resistance().filter(Scale::differs).isPresent());
     capacity.setSelected(told.capacity().filter(Scale::differs).isPresent());
     preview();

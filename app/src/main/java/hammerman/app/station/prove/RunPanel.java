@@ -209,7 +209,6 @@ final class RunPanel extends VBox {
     label.setMinWidth(USE_PREF_SIZE);
     label.setLabelFor(field);
     Words complaint = Words.complaint(field.complaintProperty());
-    complaint.getStyleClass().add("complaint");
     int at = grid.getRowCount();
     grid.add(label, 0, at);
     if (unit.isEmpty()) {

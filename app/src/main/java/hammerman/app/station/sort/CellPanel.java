@@ -176,7 +176,6 @@ final class CellPanel extends VBox {
     Label symbol = new Label(unit);
     symbol.getStyleClass().add("fact-name");
     Words complaint = Words.complaint(complains.complaintProperty());
-    complaint.getStyleClass().add("complaint");
     int at = fields.getRowCount();
     fields.add(label, 0, at);
     if (unit.isEmpty()) {
