@@ -1,14 +1,10 @@
 package hammerman.app.control;
 
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -20,11 +16,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TablePosition;
-import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
@@ -56,12 +49,14 @@ public final class RecordTable<T> extends VBox {
   /** Height of a row of one line, px: where all are alike, none has to be measured. */
   private static final double ROW = 27;
 
-  /** So many rows are made ready for the filter between two events: a few ms. */
-  private static final int READIED = 200;
+  private static final String NONE_PASSES = "No row has these words. Clear the filter to see all.";
 
   private final List<Column<T>> columns;
   private final TableView<T> table = new TableView<>();
   private final TextField filter = new TextField();
+  private final RowFilter<T> found;
+  private final Label nothing = new Label();
+  private final String empty;
   private List<T> rows = List.of();
 
   /**
@@ -76,12 +71,6 @@ public final class RecordTable<T> extends VBox {
   private Consumer<T> act = row -> {};
   private int clicks = 2;
 
-  /** What the filter looks through in each row: to write it anew at every key would be slow. */
-  private final IdentityHashMap<T, String> searched = new IdentityHashMap<>();
-
-  private int readying;
-
-  private Function<T, String> hidden = row -> "";
   private Function<T, Object> key = row -> row;
 
   /**
@@ -92,13 +81,14 @@ public final class RecordTable<T> extends VBox {
   public RecordTable(String id, String name, String empty, List<Column<T>> columns) {
     super(4);
     this.columns = List.copyOf(columns);
+    found = new RowFilter<>(this.columns);
     filter.setId(id + "-filter");
     filter.setPromptText("Filter by words");
     filter.setAccessibleText("Filter " + name);
     filter.textProperty().addListener((o, was, is) -> fill());
     table.setId(id);
     table.setAccessibleText(name);
-    Label nothing = new Label(empty);
+    this.empty = empty;
     nothing.setWrapText(true);
     nothing.getStyleClass().add("answer");
     table.setPlaceholder(nothing);
@@ -111,6 +101,7 @@ public final class RecordTable<T> extends VBox {
     } else {
       table.setFixedCellSize(ROW);
     }
+    table.setRowFactory(made -> new RecordRow<>(null, null));
     table.setItems(seen);
     // A column sorts by its rows' values, not by their texts.
     table.setSortPolicy(
@@ -167,15 +158,14 @@ public final class RecordTable<T> extends VBox {
 
   /** Gives each row an id in the scene and words for screen readers. */
   public RecordTable<T> withRows(Function<T, String> id, Function<T, String> spoken) {
-    table.setRowFactory(made -> new Named<>(id, spoken));
+    table.setRowFactory(made -> new RecordRow<>(id, spoken));
     return this;
   }
 
   /** Lets the filter find words that stand in no column. */
   public RecordTable<T> alsoFiltered(String prompt, Function<T, String> words) {
     filter.setPromptText(prompt);
-    hidden = words;
-    searched.clear();
+    found.alsoIn(words);
     return this;
   }
 
@@ -203,31 +193,16 @@ public final class RecordTable<T> extends VBox {
     if (rows.equals(all)) {
       return;
     }
-    searched.clear();
+    found.forget();
     TablePosition<T, ?> typed = table.getEditingCell();
     String text =
         typed != null && table.lookup("#cell-typing") instanceof TextField f ? f.getText() : "";
     rows = List.copyOf(all);
     fill();
-    readying++;
-    if (rows.size() > READIED) {
-      ready(readying, 0);
-    }
+    found.ready(rows);
     if (typed != null) {
       Platform.runLater(() -> typeOn(typed, text));
     }
-  }
-
-  /** Makes rows ready for the filter, a few at a time, so that its first word is found at once. */
-  private void ready(int which, int from) {
-    if (which != readying || from >= rows.size()) {
-      return;
-    }
-    int to = Math.min(rows.size(), from + READIED);
-    for (T row : rows.subList(from, to)) {
-      searched.computeIfAbsent(row, this::searchable);
-    }
-    Platform.runLater(() -> ready(which, to));
   }
 
   /** A table that gets new rows leaves off editing; what was being typed must not go with it. */
@@ -244,10 +219,10 @@ public final class RecordTable<T> extends VBox {
 
   /** Puts the rows that pass the filter into the table; the one chosen stays so if it is there. */
   private void fill() {
-    String words = filter.getText();
     Comparator<T> order = order();
-    Stream<T> passed = rows.stream().filter(row -> matches(row, words));
+    Stream<T> passed = rows.stream().filter(found.passing(filter.getText()));
     List<T> now = (order == null ? passed : passed.sorted(order)).toList();
+    nothing.setText(rows.isEmpty() ? empty : NONE_PASSES);
     T was = chosen.get();
     filling = true;
     if (table.getEditingCell() != null && sameRows(now)) {
@@ -288,7 +263,7 @@ public final class RecordTable<T> extends VBox {
 
   /** Writes the rows anew, when what they say has changed though they are the same. */
   public void refresh() {
-    searched.clear();
+    found.forget();
     table.refresh();
   }
 
@@ -346,32 +321,12 @@ public final class RecordTable<T> extends VBox {
     return order;
   }
 
-  private boolean matches(T row, String words) {
-    if (words.isBlank()) {
-      return true;
-    }
-    String text = searched.computeIfAbsent(row, this::searchable);
-    for (String word : words.toLowerCase(Locale.ROOT).strip().split("\\s+", -1)) {
-      if (!text.contains(word)) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  private String searchable(T row) {
-    return columns.stream()
-        .map(c -> c.text().apply(row))
-        .collect(Collectors.joining(" ", "", " " + hidden.apply(row)))
-        .toLowerCase(Locale.ROOT);
-  }
-
   private void key(KeyEvent e) {
     if (COPY.match(e)) {
-      copy();
+      SpreadsheetRows.copy(columns, table.getSelectionModel().getSelectedItems());
       e.consume();
     } else if (PASTE.match(e)) {
-      paste();
+      SpreadsheetRows.pasted().ifPresent(paste);
       e.consume();
     } else if (e.getCode() == KeyCode.F2) {
       type();
@@ -396,42 +351,6 @@ public final class RecordTable<T> extends VBox {
     T row = chosen.get();
     if (row != null) {
       act.accept(row);
-    }
-  }
-
-  private void copy() {
-    List<String> lines = new ArrayList<>();
-    lines.add(columns.stream().map(Column::head).collect(Collectors.joining("\t")));
-    for (T row : table.getSelectionModel().getSelectedItems()) {
-      lines.add(columns.stream().map(c -> c.text().apply(row)).collect(Collectors.joining("\t")));
-    }
-    ClipboardContent content = new ClipboardContent();
-    content.putString(String.join("\n", lines));
-    Clipboard.getSystemClipboard().setContent(content);
-  }
-
-  private void paste() {
-    String text = Clipboard.getSystemClipboard().getString();
-    if (text != null && !text.isBlank()) {
-      paste.accept(
-          text.lines().filter(l -> !l.isBlank()).map(l -> List.of(l.split("\t", -1))).toList());
-    }
-  }
-
-  private static final class Named<T> extends TableRow<T> {
-    private final Function<T, String> id;
-    private final Function<T, String> spoken;
-
-    Named(Function<T, String> id, Function<T, String> spoken) {
-      this.id = id;
-      this.spoken = spoken;
-    }
-
-    @Override
-    protected void updateItem(@Nullable T row, boolean empty) {
-      super.updateItem(row, empty);
-      setId(row == null ? null : id.apply(row));
-      setAccessibleText(row == null ? null : spoken.apply(row));
     }
   }
 }

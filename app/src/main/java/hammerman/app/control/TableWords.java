@@ -44,6 +44,9 @@ final class TableWords<T> extends TableCell<T, String> {
 
   @Override
   protected void updateItem(@Nullable String text, boolean empty) {
+    if (empty && !isEmpty()) {
+      return; // its row is not seen
+    }
     super.updateItem(text, empty);
     setText(empty ? null : text);
     // The row of this cell may still hold what it showed before.
@@ -53,6 +56,9 @@ final class TableWords<T> extends TableCell<T, String> {
       getStyleClass().remove(style);
       getStyleClass().add(now);
       style = now;
+      if (getScene() != null) {
+        applyCss(); // not a picture later
+      }
     }
   }
 

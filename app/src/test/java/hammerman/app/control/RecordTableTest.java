@@ -6,10 +6,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
@@ -94,6 +97,79 @@ class RecordTableTest {
           more.add(new Cell("new", 1));
           table.show(more);
           assertThat(table.chosenProperty().get()).isEqualTo(many.get(77));
+          return null;
+        });
+  }
+
+  /** What can be seen in the rows of a table that is laid out, line by line. */
+  private static List<String> seen(RecordTable<Cell> table) {
+    table.getScene().getRoot().applyCss();
+    table.getScene().getRoot().layout();
+    return table.lookupAll(".table-row-cell").stream()
+        .filter(row -> row.isVisible() && row.getOpacity() > 0)
+        .sorted(Comparator.comparingDouble(Node::getLayoutY))
+        .map(
+            row ->
+                row.lookupAll(".table-cell").stream()
+                    .sorted(Comparator.comparingDouble(Node::getLayoutX))
+                    .map(cell -> ((Labeled) cell).getText())
+                    .collect(Collectors.joining(" ")))
+        .toList();
+  }
+
+  @Test
+  void onlyTheRowsThatPassAreSeenAndTheyComeBack() {
+    fx(
+        () -> {
+          RecordTable<Cell> table = table();
+          TextField filter = (TextField) table.lookup("#cells-filter");
+          table.show(
+              IntStream.range(0, 40).mapToObj(k -> new Cell("C" + k, 3 + k * 0.01)).toList());
+          int page = seen(table).size();
+          assertThat(page).as("rows that have room").isBetween(6, 12);
+          filter.setText("c7");
+          assertThat(seen(table)).containsExactly("C7 3.07");
+          filter.setText("3.1");
+          assertThat(seen(table)).hasSize(page).startsWith("C10 3.10", "C11 3.11");
+          filter.setText("c0");
+          assertThat(seen(table)).containsExactly("C0 3.00");
+          filter.setText("");
+          assertThat(seen(table)).hasSize(page).startsWith("C0 3.00", "C1 3.01", "C2 3.02");
+          filter.setText("nowhere");
+          Label nothing = (Label) inner(table).getPlaceholder();
+          assertThat(nothing.getText()).contains("No row has these words");
+          filter.setText("");
+          table.show(List.of(new Cell("C0", 3.5)));
+          assertThat(seen(table)).containsExactly("C0 3.50");
+          table.show(List.of());
+          table.applyCss();
+          table.layout();
+          assertThat(nothing.getText()).isEqualTo("None yet.");
+          return null;
+        });
+  }
+
+  @Test
+  void aRowThatIsUsedAgainTakesTheLookOfWhatItShows() {
+    fx(
+        () -> {
+          RecordTable<Cell> table =
+              new RecordTable<>(
+                  "cells",
+                  "the cells",
+                  "None yet.",
+                  List.of(
+                      Column.words("Label", 100, Cell::label)
+                          .styled(c -> c.volts() < 2.5 ? "bad" : "good")));
+          new Scene(new StackPane(table), 400, 300);
+          table.show(List.of(new Cell("low", 1), new Cell("full", 4.2)));
+          assertThat(seen(table)).containsExactly("low", "full");
+          ((TextField) table.lookup("#cells-filter")).setText("full");
+          assertThat(seen(table)).containsExactly("full");
+          assertThat(
+                  table.lookupAll(".table-cell.bad").stream().map(c -> c.getParent().getOpacity()))
+              .as("none that is seen")
+              .allMatch(o -> o == 0);
           return null;
         });
   }
