@@ -13,7 +13,10 @@ set "command=%~1"
 if "%command%"=="test" goto test
 if not exist "%here%app\target\lib" goto build
 :built
-set "options=--enable-native-access=ALL-UNNAMED -XX:+UseSerialGC --sun-misc-unsafe-memory-access=allow"
+rem As in ./hammerman: the optimising compiler is kept from what runs a few times only, and the young heap is small.
+set "options=--enable-native-access=ALL-UNNAMED -XX:+UseSerialGC --sun-misc-unsafe-memory-access=allow -Xmn40m"
+set "options=%options% -XX:Tier4InvocationThreshold=50000 -XX:Tier4MinInvocationThreshold=6000"
+set "options=%options% -XX:Tier4CompileThreshold=150000 -XX:Tier4BackEdgeThreshold=400000"
 set "classes=%here%app\target\*;%here%app\target\lib\*"
 for %%c in (predict check plan convert match probe procedure parts read-run pack meter tester rules) do if "%command%"=="%%c" goto line
 if "%command%"=="demo" goto demo

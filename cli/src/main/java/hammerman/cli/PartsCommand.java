@@ -32,7 +32,7 @@ final class PartsCommand extends OnProject {
         .println(
             json
                 ? PartsReport.json(parts, known)
-                : PartsReport.text(parts, known, project.duty().bounds()));
+                : PartsReport.text(parts, known, project.duty().bounds().prices()));
     return Main.FINE;
   }
 }

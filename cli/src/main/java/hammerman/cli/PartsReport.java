@@ -2,8 +2,8 @@ package hammerman.cli;
 
 import hammerman.build.PartItem;
 import hammerman.build.PartsList;
-import hammerman.duty.Bounds;
 import hammerman.record.PartRecord;
+import hammerman.unit.Currency;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Map;
@@ -55,7 +55,7 @@ final class PartsReport {
     return r == null ? PartRecord.Have.MISSING : r.have();
   }
 
-  static String text(PartsList parts, Map<String, PartRecord> known, Bounds bounds) {
+  static String text(PartsList parts, Map<String, PartRecord> known, Currency prices) {
     StringBuilder out = new StringBuilder();
     PartItem.Kind kind = null;
     for (PartItem p : parts.items()) {
@@ -64,10 +64,9 @@ final class PartsReport {
         out.append(kind.label()).append('\n');
       }
       out.append(
-          "  %8s %-4s %-8s %9s  %s%n"
+          "  %13s  %-8s %9s  %s%n"
               .formatted(
-                  Figures.compact(p.toBuy()),
-                  p.unit(),
+                  p.toBuyWords(),
                   have(p, known).word(),
                   p.price() == null ? "" : Figures.fixed(p.cost(), 2),
                   p.name()));
@@ -75,7 +74,7 @@ final class PartsReport {
     out.append(
         "In all %s; %s built in%s.%n"
             .formatted(
-                bounds.money(parts.price(), 2),
+                prices.money(parts.price(), 2),
                 Figures.of(parts.mass(), Unit.KILOGRAM),
                 parts.takenOut() > 0
                     ? ", %s taken out, a change of %s"

@@ -3,7 +3,7 @@ package hammerman.build;
 import hammerman.drawing.Drawing;
 import hammerman.drawing.Paper;
 import hammerman.drawing.Pdf;
-import hammerman.duty.Bounds;
+import hammerman.unit.Currency;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
@@ -52,9 +52,9 @@ public final class Booklet {
    * Returns the parts as PDF.
    *
    * @param here keys of the parts that are there
-   * @param bounds with the currency
+   * @param prices what they are in
    */
-  public static byte[] parts(String name, PartsList parts, Set<String> here, Bounds bounds) {
+  public static byte[] parts(String name, PartsList parts, Set<String> here, Currency prices) {
     Booklet b = new Booklet("Parts for " + name);
     PartItem.Kind kind = null;
     for (PartItem p : parts.items()) {
@@ -64,19 +64,18 @@ public final class Booklet {
       }
       List<String> lines =
           wrapped(
-              "%s %s  %s%s"
+              "%s  %s%s"
                   .formatted(
-                      Figures.compact(p.toBuy()),
-                      p.unit(),
+                      p.toBuyWords(),
                       p.name(),
-                      p.price() == null ? "" : ", " + bounds.money(p.cost(), 2)));
+                      p.price() == null ? "" : ", " + prices.money(p.cost(), 2)));
       b.room(lines.size());
       b.tick(here.contains(p.key()));
       lines.forEach(l -> b.words(10, SIZE, l));
     }
     b.heading(
         "In all %s; %s built in"
-            .formatted(bounds.money(parts.price(), 2), Figures.of(parts.mass(), Unit.KILOGRAM)));
+            .formatted(prices.money(parts.price(), 2), Figures.of(parts.mass(), Unit.KILOGRAM)));
     return Pdf.of(b.sheets, Paper.A4);
   }
 

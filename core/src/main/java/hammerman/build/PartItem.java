@@ -1,5 +1,6 @@
 package hammerman.build;
 
+import hammerman.unit.Figures;
 import hammerman.unit.Valid;
 import org.jspecify.annotations.Nullable;
 
@@ -48,6 +49,9 @@ public record PartItem(
     }
   }
 
+  private static final double SMALL_AREA = 0.1;
+  private static final double SMALL_LENGTH = 0.1;
+
   public PartItem {
     Valid.text("Part", name);
   }
@@ -55,6 +59,17 @@ public record PartItem(
   /** Returns what must be bought, in its unit. */
   public double toBuy() {
     return quantity + spare;
+  }
+
+  /** Returns what must be bought in words; a little paper in cm², not in thousandths of a m². */
+  public String toBuyWords() {
+    if (unit.equals("m²") && toBuy() < SMALL_AREA) {
+      return Figures.fixed(Math.ceil(toBuy() * 1e4), 0) + " cm²";
+    }
+    if (unit.equals("m") && toBuy() < SMALL_LENGTH) {
+      return Figures.fixed(Math.ceil(toBuy() * 1e3), 0) + " mm";
+    }
+    return Figures.compact(toBuy()) + " " + unit;
   }
 
   /** Returns what it costs with its spares; not a number if the price is not known. */

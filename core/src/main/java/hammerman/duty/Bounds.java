@@ -1,6 +1,6 @@
 package hammerman.duty;
 
-import hammerman.unit.Figures;
+import hammerman.unit.Currency;
 import hammerman.unit.In;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
@@ -56,13 +56,8 @@ public record Bounds(
     }
   }
 
-  /** Returns an amount of money in words, with the currency where that is known. */
-  public String money(double amount, int decimals) {
-    return inCurrency(Figures.fixed(amount, decimals));
-  }
-
-  /** Returns a figure of money with the currency where that is known. */
-  public String inCurrency(String figure) {
-    return currency == null ? figure : figure + " " + currency;
+  /** Returns what all prices are in. */
+  public Currency prices() {
+    return new Currency(currency);
   }
 }

@@ -128,7 +128,7 @@ public final class Workings {
     Pack p = pack(f);
     return arithmetic(
         "Price of the cells",
-        f.design().duty().bounds().money(p.cost(), 0),
+        f.design().duty().bounds().prices().money(p.cost(), 0),
         "c = S · P · c_cell",
         series(p),
         parallel(p),

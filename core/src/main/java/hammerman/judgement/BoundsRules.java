@@ -96,7 +96,8 @@ final class BoundsRules {
         "Dearer than the budget",
         "The cells cost %s; the budget is %s."
             .formatted(
-                c.asked().bounds().money(c.pack().cost(), 0), c.asked().bounds().money(limit, 0)),
+                c.asked().bounds().prices().money(c.pack().cost(), 0),
+                c.asked().bounds().prices().money(limit, 0)),
         "Use fewer cells or a cheaper cell.",
         Measure.most("cost of the cells", c.pack().cost(), limit, Unit.MONEY));
   }

@@ -73,7 +73,10 @@ public record Remedy(String what, Design design, String effect) {
     }
     double cost = cost(then) - cost(now);
     if (Math.abs(cost) > 0.5) {
-      all.add(sign(cost) + now.design().duty().bounds().money(Math.abs(cost), 0) + " for cells");
+      all.add(
+          sign(cost)
+              + now.design().duty().bounds().prices().money(Math.abs(cost), 0)
+              + " for cells");
     }
     long worse =
         then.judgements().stream()

@@ -36,6 +36,11 @@ public record Candidate(
     return design.pack().counts();
   }
 
+  /** Returns the cell and the counts: "21 mm power 13S6P". */
+  public String name() {
+    return design.pack().cell().name() + " " + counts();
+  }
+
   Candidate withScore(double newScore, boolean isBest) {
     return new Candidate(
         design, mass, cost, years, margin, peakTemperature, sag, heat, newScore, isBest);

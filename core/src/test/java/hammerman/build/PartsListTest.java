@@ -30,6 +30,23 @@ class PartsListTest {
   }
 
   @Test
+  void littleIsSaidInSmallUnits() {
+    PartItem paper = item(of(Samples.barrow()), "paper");
+    assertThat(paper.toBuyWords()).endsWith(" m²");
+    assertThat(amount(paper, 0.00617).toBuyWords()).as("rounded up").isEqualTo("62 cm²");
+    assertThat(amount(paper, 0.0999).toBuyWords()).isEqualTo("999 cm²");
+    assertThat(amount(paper, 0.1).toBuyWords()).isEqualTo("0.1 m²");
+    PartItem wire = item(of(Samples.barrow()), "balance.wire");
+    assertThat(amount(wire, 0.0421).toBuyWords()).isEqualTo("43 mm");
+    assertThat(amount(wire, 4.2).toBuyWords()).isEqualTo("4.2 m");
+  }
+
+  private static PartItem amount(PartItem i, double quantity) {
+    return new PartItem(
+        i.key(), i.kind(), i.name(), quantity, 0, i.unit(), i.price(), i.mass(), i.needed());
+  }
+
+  @Test
   void theBarrowNeedsTheseByHand() {
     Design d = Samples.barrow();
     PartsList p = of(d);

@@ -20,9 +20,9 @@ class BoundsTest {
 
   @Test
   void moneyCarriesTheCurrencyWhereItIsKnown() {
-    assertThat(EUROS.money(405.6, 0)).isEqualTo("406 EUR");
-    assertThat(EUROS.inCurrency("+3.2")).isEqualTo("+3.2 EUR");
-    assertThat(Bounds.NONE.money(5.2, 2)).isEqualTo("5.20");
+    assertThat(EUROS.prices().money(405.6, 0)).isEqualTo("406 EUR");
+    assertThat(EUROS.prices().of("+3.2")).isEqualTo("+3.2 EUR");
+    assertThat(Bounds.NONE.prices().money(5.2, 2)).isEqualTo("5.20");
   }
 
   @Test

@@ -10,6 +10,7 @@ import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -187,6 +188,19 @@ public final class Form {
     HBox.setHgrow(field, Priority.ALWAYS);
     field.widen(labelWidth + fieldWidth - TEXT_LABEL, MOST_WORDS);
     return typed(name, field, "", read);
+  }
+
+  /** Adds a field for a word or a sign that may be left out. */
+  public Form word(
+      String name,
+      String prompt,
+      Function<Project, @Nullable String> read,
+      BiFunction<Project, @Nullable String, Project> write) {
+    TypedField field =
+        new TypedField(
+            name, text -> edited(name, p -> write.apply(p, text.isBlank() ? null : text.strip())));
+    field.setPromptText(prompt);
+    return typed(name, field, "", p -> Objects.requireNonNullElse(read.apply(p), ""));
   }
 
   /** Adds a choice among a few values. */

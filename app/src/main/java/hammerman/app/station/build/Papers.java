@@ -42,7 +42,7 @@ final class Papers {
           "Save the parts list",
           PDF,
           "parts.pdf",
-          Booklet.parts(project.name(), s.parts(), here(s), project.duty().bounds()));
+          Booklet.parts(project.name(), s.parts(), here(s), project.duty().bounds().prices()));
     }
   }
 

@@ -10,9 +10,9 @@ import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.build.PartItem;
 import hammerman.build.Stage;
-import hammerman.duty.Bounds;
 import hammerman.record.PartRecord;
 import hammerman.record.PartRecord.Have;
+import hammerman.unit.Currency;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Comparator;
@@ -65,7 +65,7 @@ final class PartsView extends StackPane {
                     Column.figures(
                         "To have",
                         78,
-                        r -> Figures.compact(r.item().toBuy()) + " " + r.item().unit(),
+                        r -> r.item().toBuyWords(),
                         Comparator.comparingDouble(r -> r.item().toBuy())),
                     Column.figures(
                         "Price",
@@ -184,13 +184,13 @@ final class PartsView extends StackPane {
                     Figures.of(s.parts().takenOut(), Unit.KILOGRAM),
                     Figures.of(s.parts().netMass(), Unit.KILOGRAM))
             : "";
-    Bounds bounds = state.session().project().duty().bounds();
+    Currency prices = state.session().project().duty().bounds().prices();
     totals.setText(
         Figures.unbroken(
             "All parts with their spares %s, of which %s are here or ordered; %s built in%s."
                 .formatted(
-                    bounds.money(s.parts().price(), 2),
-                    bounds.money(there, 2),
+                    prices.money(s.parts().price(), 2),
+                    prices.money(there, 2),
                     Figures.of(s.parts().mass(), Unit.KILOGRAM),
                     out)));
     Map<Stage, List<PartItem>> stages = s.parts().held(p -> s.have(p.key()) != Have.HERE);

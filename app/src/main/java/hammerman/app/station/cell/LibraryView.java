@@ -236,6 +236,8 @@ final class LibraryView extends StackPane {
             List.of("Charge from", Figures.of(t.chargeLowest(), Unit.CELSIUS, 0) + " up"),
             List.of("Hottest allowed", Figures.of(t.dischargeHighest(), Unit.CELSIUS, 0)),
             List.of("Energy per mass", SideBySide.perMass(cell)),
-            List.of("Price per Wh", SideBySide.pricePerEnergy(cell, f.design().duty().bounds()))));
+            List.of(
+                "Price per Wh",
+                SideBySide.pricePerEnergy(cell, f.design().duty().bounds().prices()))));
   }
 }

@@ -6,10 +6,10 @@ import hammerman.app.session.Session;
 import hammerman.app.station.Page;
 import hammerman.cell.CellType;
 import hammerman.design.Design;
-import hammerman.duty.Bounds;
 import hammerman.finding.Finding;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Trial;
+import hammerman.unit.Currency;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
@@ -37,7 +37,7 @@ final class SideBySide extends VBox {
 
   /** A cell with how it does at the present counts. */
   private record Column(
-      CellType cell, Bounds bounds, Trial trial, double years, CellCurve.Line line) {}
+      CellType cell, Currency prices, Trial trial, double years, CellCurve.Line line) {}
 
   /** A row: its name and its text for a column. */
   private record Row(String name, Function<Column, String> text) {}
@@ -49,9 +49,9 @@ final class SideBySide extends VBox {
           new Row("Resistance, 10 s", c -> Figures.of(c.cell().r10(), Unit.MILLIOHM)),
           new Row("Pack energy", c -> Figures.of(c.trial().energy(), Unit.WATT_HOUR)),
           new Row("Energy per mass", c -> perMass(c.cell())),
-          new Row("Price per Wh", c -> pricePerEnergy(c.cell(), c.bounds())),
+          new Row("Price per Wh", c -> pricePerEnergy(c.cell(), c.prices())),
           new Row("Pack mass", c -> Figures.of(c.trial().mass(), Unit.KILOGRAM)),
-          new Row("Cells cost", c -> c.bounds().money(c.trial().cost(), 0)),
+          new Row("Cells cost", c -> c.prices().money(c.trial().cost(), 0)),
           new Row("Hardest moment, 20 %", c -> Figures.of(c.trial().sag(), Unit.VOLT, 1)),
           new Row(
               "Heat in the duty",
@@ -79,9 +79,9 @@ final class SideBySide extends VBox {
     return Figures.number(Unit.WATT_HOUR.fromCore(cell.energy()) / cell.mass()) + " Wh/kg";
   }
 
-  static String pricePerEnergy(CellType cell, Bounds bounds) {
+  static String pricePerEnergy(CellType cell, Currency prices) {
     return cell.price() > 0
-        ? bounds.inCurrency(Figures.number(cell.price() / Unit.WATT_HOUR.fromCore(cell.energy())))
+        ? prices.of(Figures.number(cell.price() / Unit.WATT_HOUR.fromCore(cell.energy())))
         : "no price";
   }
 
@@ -120,7 +120,7 @@ final class SideBySide extends VBox {
       columns.add(
           new Column(
               cell,
-              d.duty().bounds(),
+              d.duty().bounds().prices(),
               trial,
               trial.years(),
               DutyCurves.discharge(cell.name(), ROLES[k], THICKNESS[k], d, cell, share, cold)));

@@ -8,7 +8,6 @@ import hammerman.duty.Motor;
 import hammerman.finding.Station;
 import hammerman.project.Project;
 import hammerman.unit.Unit;
-import java.util.Objects;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -274,10 +273,11 @@ final class DutyForms {
         Unit.WATT,
         p -> p.duty().bounds().localPower(),
         (p, v) -> duty(p, d -> d.withBounds(d.bounds().withLocalPower(v))));
-    form.text(
+    form.word(
         "Prices are in",
-        p -> Objects.requireNonNullElse(p.duty().bounds().currency(), ""),
-        (p, v) -> duty(p, d -> d.withBounds(d.bounds().withCurrency(v.isEmpty() ? null : v))));
+        "such as EUR",
+        p -> p.duty().bounds().currency(),
+        (p, v) -> duty(p, d -> d.withBounds(d.bounds().withCurrency(v))));
     return form;
   }
 }

@@ -2,11 +2,11 @@ package hammerman.app.station.forecast;
 
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
-import hammerman.duty.Bounds;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Lifetime;
 import hammerman.life.LifeForecast;
+import hammerman.unit.Currency;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.OptionalDouble;
@@ -97,19 +97,19 @@ final class LifeView extends VBox {
     if (f.life().years() >= LifeForecast.HORIZON || life.perEnergy() <= 0) {
       return "";
     }
-    Bounds bounds = f.design().duty().bounds();
+    Currency prices = f.design().duty().bounds().prices();
     String way =
         life.perDistance().isPresent()
             ? ", %s per km"
                 .formatted(
-                    bounds.inCurrency(
+                    prices.of(
                         Figures.number(
                             life.perDistance().getAsDouble() * Unit.KILOMETRE.toCore(1))))
             : "";
     return "Its life has %s duties; the cells come to %s per kWh delivered%s."
         .formatted(
             Figures.number(life.duties()),
-            bounds.inCurrency(Figures.number(life.perEnergy() * Unit.KILOWATT_HOUR.toCore(1))),
+            prices.of(Figures.number(life.perEnergy() * Unit.KILOWATT_HOUR.toCore(1))),
             way);
   }
 

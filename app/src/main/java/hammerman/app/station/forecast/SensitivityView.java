@@ -6,12 +6,12 @@ import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Page;
-import hammerman.duty.Bounds;
 import hammerman.finding.Station;
 import hammerman.forecast.Answer;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Sensitivity;
 import hammerman.remedy.Target;
+import hammerman.unit.Currency;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
@@ -179,7 +179,7 @@ final class SensitivityView extends VBox {
       todo.setId("way-" + k);
       todo.setWrapText(true);
       todo.setOnAction(e -> session.editDesign("Target", Station.FORECAST, d -> w.design()));
-      ways.getChildren().add(new VBox(todo, line(effect(t, w, bounds()), "fact-name")));
+      ways.getChildren().add(new VBox(todo, line(effect(t, w, prices()), "fact-name")));
       if (!w.stops().isEmpty()) {
         ways.getChildren()
             .add(line("But then a stop: " + String.join("; ", w.stops()), "complaint"));
@@ -198,11 +198,11 @@ final class SensitivityView extends VBox {
     return label;
   }
 
-  private Bounds bounds() {
-    return session.project().duty().bounds();
+  private Currency prices() {
+    return session.project().duty().bounds().prices();
   }
 
-  private static String effect(Target t, Target.Way w, Bounds bounds) {
+  private static String effect(Target t, Target.Way w, Currency prices) {
     StringBuilder all = new StringBuilder(t.answer().label()).append(" becomes ");
     all.append(t.answer().shown(w.value()));
     if (Math.abs(w.mass()) >= 5e-4) {
@@ -211,7 +211,7 @@ final class SensitivityView extends VBox {
     }
     if (Math.abs(w.cost()) >= 0.5) {
       all.append(w.cost() > 0 ? ", +" : ", −")
-          .append(bounds.money(Math.abs(w.cost()), 0))
+          .append(prices.money(Math.abs(w.cost()), 0))
           .append(" for cells");
     }
     return all.toString();

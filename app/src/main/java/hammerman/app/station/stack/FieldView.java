@@ -169,7 +169,7 @@ final class FieldView extends HBox {
                 pointed.counts(),
                 Figures.of(pointed.energy(), Unit.WATT_HOUR),
                 Figures.of(pointed.mass(), Unit.KILOGRAM),
-                f.design().duty().bounds().money(pointed.cost(), 0),
+                f.design().duty().bounds().prices().money(pointed.cost(), 0),
                 signed(pointed.mass() - now.mass(), 1));
     reason.setText(
         trade + pointed.worst().map(j -> j.title() + ". " + j.why()).orElse("Serves the duty."));

@@ -30,7 +30,7 @@ final class SchoolsView extends VBox {
           new Row("Cell", c -> c.design().pack().cell().name()),
           new Row("Energy", c -> Figures.of(c.design().pack().energy(), Unit.WATT_HOUR)),
           new Row("Mass", c -> Figures.of(c.mass(), Unit.KILOGRAM)),
-          new Row("Cells cost", c -> c.design().duty().bounds().money(c.cost(), 0)),
+          new Row("Cells cost", c -> c.design().duty().bounds().prices().money(c.cost(), 0)),
           new Row("Hardest moment at 20 %", c -> Figures.of(c.sag(), Unit.VOLT, 1)),
           new Row("Heat in the duty", c -> Figures.of(c.heat(), Unit.WATT_HOUR)),
           new Row("Hottest", c -> Figures.of(c.peakTemperature(), Unit.CELSIUS, 0)),
@@ -90,7 +90,7 @@ final class SchoolsView extends VBox {
         .formatted(
             name,
             signed(b.mass() - a.mass(), 2),
-            b.design().duty().bounds().inCurrency(signed(b.cost() - a.cost(), 0)),
+            b.design().duty().bounds().prices().of(signed(b.cost() - a.cost(), 0)),
             signed(b.sag() - a.sag(), 1),
             signed(Unit.WATT_HOUR.fromCore(b.heat() - a.heat()), 1),
             signed(b.years() - a.years(), 1));
