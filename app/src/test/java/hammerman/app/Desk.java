@@ -45,6 +45,9 @@ final class Desk {
   /** Seconds that anything may take on a machine with much else to do. */
   private static final int PATIENCE = 90;
 
+  /** What is done on the interface thread may ask for more there, so many times over. */
+  private static final int ROUNDS = 6;
+
   final Workshop workshop;
   final Session session;
   final Frame frame;
@@ -127,6 +130,13 @@ final class Desk {
     return WaitForAsyncUtils.waitForAsyncFx(20_000, work);
   }
 
+  /** Lets all that waits for the interface thread be done, and what that asks for in turn. */
+  static void events() {
+    for (int k = 0; k < ROUNDS; k++) {
+      fx(() -> null);
+    }
+  }
+
   /** Waits until the forecast follows the project and the scene has settled. */
   void settle() {
     try {
@@ -145,7 +155,7 @@ final class Desk {
     } catch (TimeoutException e) {
       throw new AssertionError("the forecast never came", e);
     }
-    WaitForAsyncUtils.waitForFxEvents();
+    events();
   }
 
   /** Waits until nothing is worked out in the background any more, and lays the scene out. */
@@ -158,7 +168,7 @@ final class Desk {
           stage.getScene().getRoot().layout();
           return null;
         });
-    WaitForAsyncUtils.waitForFxEvents();
+    events();
   }
 
   void go(Station station) {
@@ -203,7 +213,7 @@ final class Desk {
     } catch (TimeoutException e) {
       throw new AssertionError("it never came to be so", e);
     }
-    WaitForAsyncUtils.waitForFxEvents();
+    events();
   }
 
   /**
@@ -228,7 +238,7 @@ final class Desk {
     if (!there) {
       throw new AssertionError("150 times Tab do not reach " + id);
     }
-    WaitForAsyncUtils.waitForFxEvents();
+    events();
   }
 
   private static KeyEvent tab(EventType<KeyEvent> what) {
@@ -251,7 +261,7 @@ final class Desk {
           return null;
         });
     robot.push(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    events();
   }
 
   void example() {

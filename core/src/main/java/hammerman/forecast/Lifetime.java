@@ -136,8 +136,11 @@ public record Lifetime(
     }
   }
 
-  /** The first point of the life at which the duty is not served in the cold. */
-  private static OptionalDouble fits(Forecast f) {
+  /**
+   * Returns the years after which the duty is no longer served in the cold: the first such point of
+   * the life; absent if it is served to its end. Some runs, a hundredth of a second.
+   */
+  public static OptionalDouble fits(Forecast f) {
     List<LifeForecast.Point> curve = f.life().curve();
     int high = curve.size() - 1;
     if (serves(f, f.life().at(curve.get(high)))) {

@@ -333,7 +333,7 @@ public final class Frame {
             .of("Day or night", KeyCode.T, () -> setTheme(theme.other()))
             .also("theme dark light"));
     list.add(Group.VIEW.of("Larger", KeyCode.EQUALS, this::larger).also("zoom in scale"));
-    list.add(Group.VIEW.of("Smaller", KeyCode.MINUS, () -> scale(-0.1)).also("zoom out scale"));
+    list.add(Group.VIEW.of("Smaller", KeyCode.MINUS, this::smaller).also("zoom out scale"));
     list.add(
         new Command(
             Group.HELP,
@@ -367,6 +367,11 @@ public final class Frame {
   /** Draws everything a tenth larger. */
   public void larger() {
     scale(0.1);
+  }
+
+  /** Draws everything a tenth smaller, but not below its own size. */
+  public void smaller() {
+    scale(-0.1);
   }
 
   private void scale(double by) {

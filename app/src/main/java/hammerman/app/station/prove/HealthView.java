@@ -162,7 +162,7 @@ final class HealthView extends StackPane {
     drift.setText(Figures.unbroken(Drift.of(checkUps(s)).words()));
     remind(s, f);
     working.submit(
-        () -> new Worked(f.life(), Fade.of(f.life(), Lifetime.of(f).fits(), points)),
+        () -> new Worked(f.life(), Fade.of(f.life(), Lifetime.fits(f), points)),
         this::show,
         e -> state.say(Latest.inWords(e)));
   }
