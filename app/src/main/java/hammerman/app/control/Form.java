@@ -42,6 +42,9 @@ public final class Form {
   /** Width of the name before a field of words, which needs more room than a figure, px. */
   private static final double TEXT_LABEL = 92;
 
+  /** Style of a field for a word, as wide as one for a figure. */
+  private static final String SHORT = "short";
+
   /** A field of words grows with them to this width, px. */
   private static final double MOST_WORDS = 190;
 
@@ -200,6 +203,8 @@ public final class Form {
         new TypedField(
             name, text -> edited(name, p -> write.apply(p, text.isBlank() ? null : text.strip())));
     field.setPromptText(prompt);
+    field.getStyleClass().add(SHORT);
+    field.widen(fieldWidth, fieldWidth);
     return typed(name, field, "", p -> Objects.requireNonNullElse(read.apply(p), ""));
   }
 
@@ -334,7 +339,9 @@ public final class Form {
     label.getStyleClass().add("field-label");
     boolean words =
         field instanceof ChoiceBox
-            || (field instanceof TypedField && !field.getStyleClass().contains("number"));
+            || (field instanceof TypedField
+                && !field.getStyleClass().contains("number")
+                && !field.getStyleClass().contains(SHORT));
     label.setMinWidth(words ? TEXT_LABEL : labelWidth);
     label.setPrefWidth(words ? TEXT_LABEL : labelWidth);
     label.setLabelFor(field);

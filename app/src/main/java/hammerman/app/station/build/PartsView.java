@@ -49,6 +49,10 @@ final class PartsView extends StackPane {
   /** Beyond this nobody counts the small coins. */
   private static final double DEAR = 1000;
 
+  private static String mass(double built) {
+    return built <= 0 ? "" : Figures.of(built, built < 1 ? Unit.GRAM : Unit.KILOGRAM);
+  }
+
   private static String money(double amount) {
     return Figures.fixed(amount, amount < DEAR ? 2 : 0);
   }
@@ -75,7 +79,7 @@ final class PartsView extends StackPane {
                     Column.figures(
                         "Mass",
                         70,
-                        r -> r.item().built() > 0 ? Figures.of(r.item().built(), Unit.GRAM) : "",
+                        r -> mass(r.item().built()),
                         Comparator.comparingDouble(r -> -r.item().built())),
                     Column.<Row>words("Have", 70, r -> r.known().have().word())
                         .styled(PartsView::style)))

@@ -275,7 +275,7 @@ final class DutyForms {
         (p, v) -> duty(p, d -> d.withBounds(d.bounds().withLocalPower(v))));
     form.word(
         "Prices are in",
-        "such as EUR",
+        "not said",
         p -> p.duty().bounds().currency(),
         (p, v) -> duty(p, d -> d.withBounds(d.bounds().withCurrency(v))));
     return form;

@@ -32,6 +32,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -59,6 +60,10 @@ final class CalibrateView extends StackPane {
   private final CheckBox capacity = new CheckBox("Take the capacity");
   private final Facts changes = new Facts("fact-name", "fact-value", "fact-value");
   private final ResidualPicture residuals = new ResidualPicture();
+
+  /** What is said of the log chosen. */
+  private final VBox fitted = new VBox(8);
+
   private final PlainButton accept = new PlainButton("Accept", "accept-scales", this::accept);
   private final PlainButton decline = new PlainButton("Decline", "decline-scales", this::decline);
   private final RecordTable<Fact<CalibrationRecord>> history =
@@ -95,7 +100,10 @@ final class CalibrateView extends StackPane {
    */
   private record Told(Optional<Scale> resistance, Optional<Scale> capacity, List<Row> runs) {}
 
-  CalibrateView(ProveState state) {
+  /**
+   * @param toRuns shows the runs, to choose one
+   */
+  CalibrateView(ProveState state, Runnable toRuns) {
     this.state = state;
     ToggleGroup of = new ToggleGroup();
     for (ToggleButton b : List.of(alone, together)) {
@@ -121,18 +129,37 @@ final class CalibrateView extends StackPane {
     VBox.setVgrow(residuals, Priority.SOMETIMES);
     history.setMinHeight(120);
     history.setPrefHeight(150);
+    fitted
+        .getChildren()
+        .addAll(
+            scales,
+            notTold,
+            take,
+            changes,
+            Page.heading("What is left between log and forecast"),
+            residuals);
+    VBox.setVgrow(fitted, Priority.SOMETIMES);
+    fitted.managedProperty().bind(fitted.visibleProperty());
+    Words teach = new Words("answer", "calibrate-teach");
+    teach.setText(
+        "The design's resistance and capacity are scaled until the forecast of a log's own"
+            + " current meets its voltage best. Starts and stops tell the resistance; a run"
+            + " through a third of the charge or more tells the capacity, best from full.");
+    HBox.setHgrow(teach, Priority.ALWAYS);
+    HBox card = new HBox(12, teach, new PlainButton("Choose a run", "calibrate-runs", toRuns));
+    card.setAlignment(Pos.CENTER_LEFT);
+    card.getStyleClass().add("empty-card");
+    card.visibleProperty().bind(fitted.visibleProperty().not());
+    card.managedProperty().bind(card.visibleProperty());
+    VBox.setVgrow(history, Priority.ALWAYS);
     getChildren()
         .add(
             new VBox(
                 8,
                 new HBox(alone, together),
                 which,
-                scales,
-                notTold,
-                take,
-                changes,
-                Page.heading("What is left between log and forecast"),
-                residuals,
+                card,
+                fitted,
                 Page.heading("What was decided"),
                 history));
     state.logProperty().addListener((o, was, is) -> show(is));
@@ -186,11 +213,12 @@ final class CalibrateView extends StackPane {
     for (var n : List.of(resistance, capacity, accept, decline)) {
       n.setDisable(!has);
     }
+    fitted.setVisible(has);
     residuals.show(l);
     if (l == null || c == null || told == null) {
       which.setText(
           l == null
-              ? "Choose a run with a log at Runs."
+              ? "No run with a log is chosen."
               : "The log of “%s” fits nothing: it has too few voltages, or is of another pack."
                   .formatted(l.row().run().value().name()));
       scales.setText("");

@@ -24,7 +24,7 @@ public final class ProveStation implements StationView {
         .add("Runs", "runs", new RunsView(bench, state), () -> {})
         .add("Live", "live", new LiveView(state, views), () -> {})
         .add("What differs", "differs", new CompareView(state), () -> {})
-        .add("Calibrate", "calibrate", new CalibrateView(state), () -> {})
+        .add("Calibrate", "calibrate", new CalibrateView(state, () -> views.show("runs")), () -> {})
         .add("Health", "health", health, () -> {})
         .add("Range and rota", "rota", new RotaView(state), () -> {})
         .add("Incidents", "incidents", new IncidentsView(state), () -> {});
