@@ -66,6 +66,32 @@ class ChainTest {
     }
   }
 
+  /** Two rounds of 10 A for 100 s and 30 A for 50 s: the windows of any length, by hand. */
+  @Test
+  void aWindowOfAnyLengthTakesItsHeaviestPlace() {
+    Load load = new Load(List.of(current(10, 100), current(30, 50)), 2);
+    LoadCurve c = new LoadCurve(load, 1e6, d -> ((Load.Current) d).amperes());
+    assertThat(c.heaviest(1)).isCloseTo(30, within(1e-12));
+    assertThat(c.heaviest(50)).isCloseTo(30, within(1e-12));
+    assertThat(c.heaviest(80)).isCloseTo(rms(900 * 50 + 100 * 30, 80), within(1e-9));
+    assertThat(c.heaviest(150)).isCloseTo(rms(900 * 50 + 100 * 100, 150), within(1e-9));
+    assertThat(c.heaviest(200)).isCloseTo(rms(900 * 100 + 100 * 100, 200), within(1e-9));
+    assertThat(c.heaviest(300)).isCloseTo(rms(900 * 100 + 100 * 200, 300), within(1e-9));
+    assertThat(c.heaviest(5000)).as("its own length").isEqualTo(c.heaviest(300));
+    Load once = new Load(List.of(current(10, 100), current(30, 50), current(-40, 10)), 1);
+    LoadCurve o = new LoadCurve(once, 1e6, d -> ((Load.Current) d).amperes());
+    assertThat(o.heaviest(10)).as("braking heats as well").isCloseTo(40, within(1e-12));
+    assertThat(o.heaviest(60)).isCloseTo(rms(1600 * 10 + 900 * 50, 60), within(1e-9));
+  }
+
+  private static Load.Step current(double amperes, double seconds) {
+    return new Load.Step(new Load.Current(amperes), seconds, 0);
+  }
+
+  private static double rms(double squares, double seconds) {
+    return Math.sqrt(squares / seconds);
+  }
+
   private static double slidingRms(Load load) {
     int n = (int) load.duration();
     double[] sum = new double[n + 1];

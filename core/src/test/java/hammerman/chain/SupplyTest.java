@@ -122,4 +122,45 @@ class SupplyTest {
         .as("more is not to be had: the current of the greatest power")
         .isCloseTo(s.first().openCircuit(SOC) / (2 * r), within(1e-9));
   }
+
+  /** Where the higher pack alone holds its voltage above the other, that one gives nothing. */
+  @Test
+  void aDiodeHoldsBackTheLowerPackUntilTheHigherSags() {
+    Supply s = supply(Joining.DIODES, 12);
+    Branch a = s.first();
+    Branch b = s.second().orElseThrow();
+    double lost = 5 * a.shared().shared(AIR);
+    Split alone = s.split(5, SOC, AIR, TEN);
+    assertThat(alone.first()).isEqualTo(5);
+    assertThat(alone.second()).isZero();
+    assertThat(alone.voltage()).isCloseTo(junction(a, 5) - lost, within(1e-9));
+    Split both = s.split(300, SOC, AIR, TEN);
+    assertThat(both.second()).isPositive();
+    assertThat(both.voltage())
+        .isCloseTo(junction(b, both.second()) - 300 * a.shared().shared(AIR), within(1e-9));
+    assertThat(s.split(-8, SOC, AIR, TEN).first()).as("nothing goes back in").isZero();
+    Supply higher = supply(Joining.DIODES, 15);
+    Branch second = higher.second().orElseThrow();
+    Split other = higher.split(5, SOC, AIR, TEN);
+    assertThat(other.first()).isZero();
+    assertThat(other.second()).isEqualTo(5);
+    assertThat(other.voltage()).isCloseTo(junction(second, 5) - lost, within(1e-9));
+    double amperes = higher.currentFor(150, SOC, AIR);
+    assertThat(amperes * higher.split(amperes, SOC, AIR, TEN).voltage())
+        .isCloseTo(150, within(1e-6));
+  }
+
+  @Test
+  void aReserveGivesAllAndTheWeakerTellsTheVoltage() {
+    Supply s = supply(Joining.SWITCH_OVER, 12);
+    Split turn = s.split(20, SOC, AIR, TEN);
+    assertThat(turn.first()).isEqualTo(20);
+    assertThat(turn.second()).isEqualTo(20);
+    double lost = 20 * s.first().shared().shared(AIR);
+    assertThat(turn.voltage())
+        .isCloseTo(junction(s.second().orElseThrow(), 20) - lost, within(1e-9));
+    Supply strong = supply(Joining.SWITCH_OVER, 16);
+    assertThat(strong.split(20, SOC, AIR, TEN).voltage())
+        .isCloseTo(junction(strong.first(), 20) - lost, within(1e-9));
+  }
 }
