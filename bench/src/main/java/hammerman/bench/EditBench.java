@@ -5,7 +5,6 @@ import hammerman.app.shell.Frame;
 import hammerman.finding.Station;
 import java.io.IOException;
 import java.util.Arrays;
-import javafx.animation.PauseTransition;
 import javafx.scene.Scene;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
@@ -83,9 +82,7 @@ final class EditBench {
         station++;
       }
       if (station < Station.values().length) {
-        PauseTransition pause = new PauseTransition(Duration.millis(40));
-        pause.setOnFinished(e -> next());
-        pause.play();
+        Window.after(Duration.millis(40), this::next);
       } else {
         done.run();
       }

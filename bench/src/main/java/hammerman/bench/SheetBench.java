@@ -11,7 +11,6 @@ import hammerman.forecast.Forecast;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
-import javafx.animation.PauseTransition;
 import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -38,27 +37,21 @@ final class SheetBench {
             new Packing(Packing.Pattern.HEXAGONAL, 5e-4));
     w.session().editDesign("bench", Station.FIT, d -> d.withCounts(20, 20).withFit(plan));
     w.frame().go(Station.FIT);
-    whenLaidOut(w, done);
+    // An empty sheet would be fast.
+    Window.until(
+        Duration.seconds(2),
+        () -> isLaidOut(w),
+        () -> {
+          measure(w.scene());
+          done.run();
+        });
   }
 
-  /** Waits until the layout is shown: an empty sheet would be fast. */
-  private static void whenLaidOut(Window w, Runnable done) {
-    PauseTransition settle = new PauseTransition(Duration.seconds(2));
-    settle.setOnFinished(
-        e -> {
-          Forecast f = w.session().forecastProperty().get();
-          boolean there =
-              !w.session().busyProperty().get()
-                  && f.design().pack().cells() == 400
-                  && f.layout().flatMap(Layout::solved).isPresent();
-          if (there) {
-            measure(w.scene());
-            done.run();
-          } else {
-            whenLaidOut(w, done);
-          }
-        });
-    settle.play();
+  private static boolean isLaidOut(Window w) {
+    Forecast f = w.session().forecastProperty().get();
+    return !w.session().busyProperty().get()
+        && f.design().pack().cells() == 400
+        && f.layout().flatMap(Layout::solved).isPresent();
   }
 
   private static void measure(Scene scene) {

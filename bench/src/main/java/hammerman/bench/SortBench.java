@@ -11,9 +11,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import javafx.animation.AnimationTimer;
-import javafx.animation.PauseTransition;
 import javafx.scene.Scene;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
@@ -130,7 +130,7 @@ final class SortBench {
               store -> store.inventory().take(cells, false, "bench", now),
               added -> {
                 frame.go(Station.SORT, "cells");
-                until();
+                Window.until(Duration.millis(100), this::isFilled, this::shown);
               },
               trouble -> {
                 System.out.println("not kept: " + trouble.why());
@@ -142,25 +142,14 @@ final class SortBench {
       return scene.lookup("#cells") instanceof TableView<?> t ? t : null;
     }
 
-    private void until() {
+    private boolean isFilled() {
       TableView<?> t = table();
-      PauseTransition wait = new PauseTransition(Duration.millis(100));
-      wait.setOnFinished(
-          e -> {
-            if (t == null || t.getItems().size() < CELLS) {
-              until();
-            } else {
-              looked(t);
-            }
-          });
-      wait.play();
+      return t != null && t.getItems().size() >= CELLS;
     }
 
     /** Nobody types in the instant in which the rows appear. */
-    private void looked(TableView<?> t) {
-      PauseTransition look = new PauseTransition(Duration.seconds(1));
-      look.setOnFinished(e -> steps(t));
-      look.play();
+    private void shown() {
+      Window.after(Duration.seconds(1), () -> steps(Objects.requireNonNull(table())));
     }
 
     private void steps(TableView<?> t) {

@@ -8,9 +8,12 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.CountDownLatch;
 import java.util.function.BiConsumer;
+import java.util.function.BooleanSupplier;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 
 /**
  * The real window on the worked example, with a folder of its own.
@@ -35,6 +38,26 @@ record Window(Session session, Frame frame, Scene scene) {
       Platform.startup(begin);
     }
     done.await();
+  }
+
+  /** Does something after a while, so that what goes on in the window comes to rest. */
+  static void after(Duration pause, Runnable then) {
+    PauseTransition waiting = new PauseTransition(pause);
+    waiting.setOnFinished(e -> then.run());
+    waiting.play();
+  }
+
+  /** Does something as soon as something else is so; asked again and again after a while. */
+  static void until(Duration pause, BooleanSupplier so, Runnable then) {
+    after(
+        pause,
+        () -> {
+          if (so.getAsBoolean()) {
+            then.run();
+          } else {
+            until(pause, so, then);
+          }
+        });
   }
 
   private static Window open(Path home) {
