@@ -1,6 +1,7 @@
 package hammerman.heat;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
@@ -265,5 +266,97 @@ class WarmLayoutTest {
     double less = w.through(new Effort(1, cold.squares(), half)).made();
     double cells = Arrays.stream(w.network().at(30).cellCurrents()).map(i -> i * i * R).sum() * 600;
     assertThat(full - less).isCloseTo(cells / 2, within(1e-6 * cells));
+  }
+
+  /** All that the current heats is made: cells, contacts, strips, links, and what is in the box. */
+  @Test
+  void theHeatMadeIsThatOfAllTheCurrentGoesThrough() {
+    WarmLayout w = layers(Cooling.SEALED).withInBox(4e-3);
+    Network n = w.network().at(30);
+    double cells = Arrays.stream(n.cellCurrents()).map(i -> i * i * R).sum();
+    double strips = n.segments().stream().mapToDouble(Network.Segment::heat).sum();
+    double links = n.links().stream().mapToDouble(Network.Segment::heat).sum();
+    assertThat(links).isPositive();
+    double watts = cells + n.contactHeat() + strips + links + 30 * 30 * 4e-3;
+    HeatMap map = w.through(Effort.steady(30, 200));
+    assertThat(map.made()).isCloseTo(watts * 200, within(1e-6 * map.made()));
+    assertThat(map.imbalance()).isCloseTo(0, within(1e-3));
+    assertThat(map.imbalance()).isEqualTo((map.made() - map.shed() - map.stored()) / map.made());
+  }
+
+  /** A BMS in the box warms its air, which holds back the cells' heat. */
+  @Test
+  void whatElseGetsWarmInTheBoxWarmsItsAir() {
+    WarmLayout bare = layout(Filling.HOLDER, Cooling.SEALED);
+    WarmLayout with = bare.withInBox(10e-3);
+    HeatMap alone = bare.through(Effort.steady(30, 90_000));
+    HeatMap warmed = with.through(Effort.steady(30, 90_000));
+    // Settled, the box's air is warmer by P / hA, and so is every cell.
+    double more = 30 * 30 * 10e-3 / (Cooling.SEALED.heatTransfer() * OUTSIDE);
+    for (int k = 0; k < alone.last().length; k++) {
+      if (!Double.isNaN(alone.last()[k])) {
+        assertThat(warmed.last()[k] - alone.last()[k]).isCloseTo(more, within(0.01 * more));
+      }
+    }
+  }
+
+  @Test
+  void theMeansAreOverEveryStep() {
+    WarmLayout w = layout(Filling.AIR, Cooling.SEALED);
+    HeatMap map = w.through(Effort.steady(40, 100));
+    assertThat(map.frames()).as("so few that each is kept").hasSize(101);
+    for (int k = 0; k < map.means().length; k++) {
+      int place = k;
+      double mean =
+          map.frames().stream().skip(1).mapToDouble(f -> f[place]).average().orElseThrow();
+      assertThat(Double.isNaN(map.means()[k])).isEqualTo(Double.isNaN(mean));
+      if (!Double.isNaN(mean)) {
+        assertThat(map.means()[k]).isCloseTo(mean, within(1e-9));
+      }
+    }
+    HeatMap none = w.through(new Effort(1, new double[0], new double[0]));
+    assertThat(none.hottest()).isEqualTo(AIR);
+    assertThat(Arrays.stream(none.means()).filter(t -> !Double.isNaN(t))).containsOnly(AIR);
+    assertThat(none.stored()).isZero();
+    assertThat(none.frames()).hasSize(1);
+  }
+
+  /** A thousand steps make frames of nine each, and one at the end. */
+  @Test
+  void longEffortsAreToldInAHundredAndSomeFrames() {
+    HeatMap map = heat(Filling.AIR, Cooling.SEALED, 1000);
+    assertThat(map.time()).hasSize(1 + 111 + 1).startsWith(0, 9, 18).endsWith(999, 1000);
+    assertThat(map.frames()).hasSameSizeAs(map.time());
+    assertThat(map.frameAt(-1)).isZero();
+    assertThat(map.frameAt(8.9)).isZero();
+    assertThat(map.frameAt(9)).isEqualTo(1);
+    assertThat(map.frameAt(1e6)).isEqualTo(112);
+    double most = 0;
+    for (double[] frame : map.frames()) {
+      double[] ends = HeatMap.range(frame);
+      most = Math.max(most, ends[1] - ends[0]);
+    }
+    assertThat(map.spread()).isEqualTo(most).isPositive().isLessThan(20);
+  }
+
+  /** Short steps or long ones of a hot plate: never so long that the stiffest cell swings. */
+  @Test
+  void longStepsAreCutUntilTheStiffestCellBearsThem() {
+    WarmLayout w = layout(Filling.PLATE, Cooling.MOVING_AIR);
+    double[] squares = {900, 900, 900};
+    double[] ones = {1, 1, 1};
+    HeatMap coarse = w.through(new Effort(1200, squares, ones));
+    HeatMap fine = w.through(Effort.steady(30, 3600));
+    double rise = fine.hottest() - AIR;
+    assertThat(coarse.hottest()).isCloseTo(fine.hottest(), within(0.02 * rise));
+    assertThat(coarse.imbalance()).isCloseTo(0, within(1e-3));
+  }
+
+  @Test
+  void stepsOfNoLengthAndListsThatDoNotMatchAreRefused() {
+    assertThatThrownBy(() -> new Effort(0, new double[2], new double[2]))
+        .hasMessageContaining("steps of 0.0 s");
+    assertThatThrownBy(() -> new Effort(1, new double[2], new double[3]))
+        .hasMessageContaining("2 squares, 3 factors");
   }
 }
