@@ -85,6 +85,9 @@ final class Geometry {
       case ChoiceBox<?> c -> control(c, within, scrolls);
       default -> {}
     }
+    if (node instanceof TextField f && f.getText().isEmpty()) {
+      prompt(f);
+    }
     if (node instanceof TextField f && f.getTooltip() != null) {
       // What a user typed has no bound; it is told whole when one points at it.
       return;
@@ -165,6 +168,16 @@ final class Geometry {
         && !t.getText().equals(l.getText())
         && t.getText().endsWith("...")) {
       faults.add("cut short: " + l.getText());
+    }
+  }
+
+  /** What an empty field asks for is read there or nowhere. */
+  private void prompt(TextField f) {
+    Text text = new Text(f.getPromptText());
+    text.setFont(f.getFont());
+    double room = f.getWidth() - f.getInsets().getLeft() - f.getInsets().getRight();
+    if (text.getLayoutBounds().getWidth() > room + 1) {
+      faults.add("cut short in its field: " + f.getPromptText());
     }
   }
 

@@ -9,6 +9,7 @@ import hammerman.cell.Health;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
+import hammerman.duty.Drive;
 import hammerman.finding.Station;
 import hammerman.guard.Protection;
 import hammerman.pack.Lot;
@@ -127,6 +128,10 @@ class GeometryTest extends AtTheDesk {
                   ways[random.nextInt(ways.length)],
                   0.3 + 0.1 * random.nextInt(8),
                   1));
+    }
+    Drive drive = d.duty().machine().drive();
+    if (drive != null && random.nextBoolean()) {
+      d = d.withDuty(d.duty().withMachine(d.duty().machine().withDrive(drive.withMotor(null))));
     }
     Project p = base.withDesign(d);
     return random.nextBoolean() ? p.withName("Spare pack for the upper terrace") : p;

@@ -150,7 +150,7 @@ final class DutyForms {
         DutyForms::hasDrive,
         name,
         unit,
-        "not known",
+        "unknown",
         p -> driveOf(p).motor() == null ? null : read.apply(motorOf(p)),
         (p, v) -> withDrive(p, driveOf(p).withMotor(write.apply(motorOf(p), v))));
   }
