@@ -31,6 +31,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.testfx.util.WaitForAsyncUtils;
 
 class BuildingTest extends AtTheDesk {
   private static final Pattern FIGURE = Pattern.compile("(−?[0-9.]+)");
@@ -76,7 +77,7 @@ class BuildingTest extends AtTheDesk {
           field.fireEvent(new ActionEvent());
           return null;
         });
-    Desk.events();
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   /** Does the step at hand as it should go, and waits for the next. */
@@ -193,7 +194,7 @@ class BuildingTest extends AtTheDesk {
           field.fireEvent(new ActionEvent());
           return null;
         });
-    Desk.events();
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   @Test

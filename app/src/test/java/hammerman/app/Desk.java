@@ -45,9 +45,6 @@ final class Desk {
   /** Seconds that anything may take on a machine with much else to do. */
   private static final int PATIENCE = 90;
 
-  /** What is done on the interface thread may ask for more there, so many times over. */
-  private static final int ROUNDS = 6;
-
   final Workshop workshop;
   final Session session;
   final Frame frame;
@@ -130,13 +127,6 @@ final class Desk {
     return WaitForAsyncUtils.waitForAsyncFx(20_000, work);
   }
 
-  /** Lets all that waits for the interface thread be done, and what that asks for in turn. */
-  static void events() {
-    for (int k = 0; k < ROUNDS; k++) {
-      fx(() -> null);
-    }
-  }
-
   /** Waits until the forecast follows the project and the scene has settled. */
   void settle() {
     try {
@@ -155,7 +145,7 @@ final class Desk {
     } catch (TimeoutException e) {
       throw new AssertionError("the forecast never came", e);
     }
-    events();
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   /** Waits until nothing is worked out in the background any more, and lays the scene out. */
@@ -168,7 +158,7 @@ final class Desk {
           stage.getScene().getRoot().layout();
           return null;
         });
-    events();
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   void go(Station station) {
@@ -213,7 +203,7 @@ final class Desk {
     } catch (TimeoutException e) {
       throw new AssertionError("it never came to be so", e);
     }
-    events();
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   /**
@@ -238,7 +228,7 @@ final class Desk {
     if (!there) {
       throw new AssertionError("150 times Tab do not reach " + id);
     }
-    events();
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   private static KeyEvent tab(EventType<KeyEvent> what) {
@@ -261,7 +251,7 @@ final class Desk {
           return null;
         });
     robot.push(KeyCode.ENTER);
-    events();
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   void example() {
