@@ -31,6 +31,12 @@ final class RecordRow<T> extends TableRow<T> {
     }
   }
 
+  /** One that is not seen still holds what it showed; shown again, that is a change. */
+  @Override
+  protected boolean isItemChanged(@Nullable T before, @Nullable T now) {
+    return getOpacity() == 0 || super.isItemChanged(before, now);
+  }
+
   @Override
   protected void updateItem(@Nullable T row, boolean empty) {
     setOpacity(row == null ? 0 : 1);

@@ -135,6 +135,13 @@ class RecordTableTest {
           assertThat(seen(table)).containsExactly("C0 3.00");
           filter.setText("");
           assertThat(seen(table)).hasSize(page).startsWith("C0 3.00", "C1 3.01", "C2 3.02");
+          table.show(IntStream.range(0, 5).mapToObj(k -> new Cell("C" + k, 3)).toList());
+          List<String> five = seen(table);
+          assertThat(five).hasSize(5);
+          filter.setText("c0");
+          assertThat(seen(table)).hasSize(1);
+          filter.setText("");
+          assertThat(seen(table)).as("the same rows in the same places").isEqualTo(five);
           filter.setText("nowhere");
           Label nothing = (Label) inner(table).getPlaceholder();
           assertThat(nothing.getText()).contains("No row has these words");
