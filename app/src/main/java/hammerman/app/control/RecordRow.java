@@ -20,17 +20,6 @@ final class RecordRow<T> extends TableRow<T> {
     this.spoken = spoken;
   }
 
-  @Override
-  public void updateIndex(int index) {
-    super.updateIndex(index);
-    // A row that waits for its layout is styled anew with all its cells; one that has it is not.
-    if (isNeedsLayout()
-        && getScene() != null
-        && getChildrenUnmodifiable().size() == getTableView().getVisibleLeafColumns().size()) {
-      layout();
-    }
-  }
-
   /** One that is not seen still holds what it showed; shown again, that is a change. */
   @Override
   protected boolean isItemChanged(@Nullable T before, @Nullable T now) {

@@ -56,9 +56,6 @@ final class TableWords<T> extends TableCell<T, String> {
       getStyleClass().remove(style);
       getStyleClass().add(now);
       style = now;
-      if (getScene() != null) {
-        applyCss(); // not a picture later
-      }
     }
   }
 
