@@ -5,9 +5,7 @@ import javafx.scene.control.TableRow;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A row of a table. One with nothing to show is made transparent rather than turned into an empty
- * one: the toolkit styles a row and all its cells anew for that, which is most of what a key typed
- * in the filter would cost.
+ * A row of a table, with an id in the scene and words for screen readers where it has them.
  *
  * @param <T> what it shows
  */
@@ -20,19 +18,9 @@ final class RecordRow<T> extends TableRow<T> {
     this.spoken = spoken;
   }
 
-  /** One that is not seen still holds what it showed; shown again, that is a change. */
-  @Override
-  protected boolean isItemChanged(@Nullable T before, @Nullable T now) {
-    return getOpacity() == 0 || super.isItemChanged(before, now);
-  }
-
   @Override
   protected void updateItem(@Nullable T row, boolean empty) {
-    setOpacity(row == null ? 0 : 1);
-    setMouseTransparent(row == null);
-    if (row != null) {
-      super.updateItem(row, empty);
-    }
+    super.updateItem(row, empty);
     if (id != null && spoken != null) {
       setId(row == null ? null : id.apply(row));
       setAccessibleText(row == null ? null : spoken.apply(row));

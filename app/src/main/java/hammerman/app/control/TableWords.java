@@ -44,9 +44,6 @@ final class TableWords<T> extends TableCell<T, String> {
 
   @Override
   protected void updateItem(@Nullable String text, boolean empty) {
-    if (empty && !isEmpty()) {
-      return; // its row is not seen
-    }
     super.updateItem(text, empty);
     setText(empty ? null : text);
     // The row of this cell may still hold what it showed before.

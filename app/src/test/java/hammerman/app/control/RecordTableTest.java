@@ -14,6 +14,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
@@ -106,7 +107,7 @@ class RecordTableTest {
     table.getScene().getRoot().applyCss();
     table.getScene().getRoot().layout();
     return table.lookupAll(".table-row-cell").stream()
-        .filter(row -> row.isVisible() && row.getOpacity() > 0)
+        .filter(row -> row instanceof TableRow<?> r && !r.isEmpty())
         .sorted(Comparator.comparingDouble(Node::getLayoutY))
         .map(
             row ->
