@@ -5,15 +5,15 @@ import javafx.scene.control.TableRow;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A row of a table, with an id in the scene and words for screen readers where it has them.
+ * A row of a table with an id in the scene and words for screen readers.
  *
  * @param <T> what it shows
  */
 final class RecordRow<T> extends TableRow<T> {
-  private final @Nullable Function<T, String> id;
-  private final @Nullable Function<T, String> spoken;
+  private final Function<T, String> id;
+  private final Function<T, String> spoken;
 
-  RecordRow(@Nullable Function<T, String> id, @Nullable Function<T, String> spoken) {
+  RecordRow(Function<T, String> id, Function<T, String> spoken) {
     this.id = id;
     this.spoken = spoken;
   }
@@ -21,9 +21,7 @@ final class RecordRow<T> extends TableRow<T> {
   @Override
   protected void updateItem(@Nullable T row, boolean empty) {
     super.updateItem(row, empty);
-    if (id != null && spoken != null) {
-      setId(row == null ? null : id.apply(row));
-      setAccessibleText(row == null ? null : spoken.apply(row));
-    }
+    setId(row == null ? null : id.apply(row));
+    setAccessibleText(row == null ? null : spoken.apply(row));
   }
 }

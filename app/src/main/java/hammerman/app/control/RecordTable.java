@@ -101,7 +101,6 @@ public final class RecordTable<T> extends VBox {
     } else {
       table.setFixedCellSize(ROW);
     }
-    table.setRowFactory(made -> new RecordRow<>(null, null));
     table.setItems(seen);
     // A column sorts by its rows' values, not by their texts.
     table.setSortPolicy(
