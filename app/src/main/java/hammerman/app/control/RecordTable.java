@@ -100,7 +100,9 @@ public final class RecordTable<T> extends VBox {
       table.getStyleClass().add("lines");
     } else {
       table.setFixedCellSize(ROW);
+      table.setSkin(new RecordSkin<>(table));
     }
+    table.setRowFactory(made -> new RecordRow<>());
     table.setItems(seen);
     // A column sorts by its rows' values, not by their texts.
     table.setSortPolicy(
@@ -157,7 +159,7 @@ public final class RecordTable<T> extends VBox {
 
   /** Gives each row an id in the scene and words for screen readers. */
   public RecordTable<T> withRows(Function<T, String> id, Function<T, String> spoken) {
-    table.setRowFactory(made -> new RecordRow<>(id, spoken));
+    table.setRowFactory(made -> new RecordRow.Named<>(id, spoken));
     return this;
   }
 

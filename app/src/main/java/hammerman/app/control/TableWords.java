@@ -22,6 +22,7 @@ final class TableWords<T> extends TableCell<T, String> {
   private final @Nullable Text lines;
   private @Nullable TextField field;
   private String style = "";
+  private boolean restyled;
 
   TableWords(Column<T> column) {
     this.column = column;
@@ -44,6 +45,9 @@ final class TableWords<T> extends TableCell<T, String> {
 
   @Override
   protected void updateItem(@Nullable String text, boolean empty) {
+    if (empty && !isEmpty()) {
+      return; // its row is not seen
+    }
     super.updateItem(text, empty);
     setText(empty ? null : text);
     // The row of this cell may still hold what it showed before.
@@ -53,6 +57,15 @@ final class TableWords<T> extends TableCell<T, String> {
       getStyleClass().remove(style);
       getStyleClass().add(now);
       style = now;
+      restyled = true;
+    }
+  }
+
+  /** Styles this cell if what it shows now looks otherwise than what it showed before. */
+  void styleIfChanged() {
+    if (restyled) {
+      restyled = false;
+      applyCss();
     }
   }
 

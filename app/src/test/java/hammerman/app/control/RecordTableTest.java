@@ -2,6 +2,7 @@ package hammerman.app.control;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hammerman.app.theme.Theme;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -108,6 +109,7 @@ class RecordTableTest {
     table.getScene().getRoot().layout();
     return table.lookupAll(".table-row-cell").stream()
         .filter(row -> row instanceof TableRow<?> r && !r.isEmpty())
+        .filter(row -> row.isVisible() && row.getOpacity() > 0)
         .sorted(Comparator.comparingDouble(Node::getLayoutY))
         .map(
             row ->
@@ -171,6 +173,71 @@ class RecordTableTest {
           ((TextField) table.lookup("#cells-filter")).setText("full");
           assertThat(seen(table)).containsExactly("full");
           assertThat(table.lookupAll(".table-cell.bad")).isEmpty();
+          return null;
+        });
+  }
+
+  @Test
+  void aCellWithTheSameWordsTakesTheLookOfItsNewRow() {
+    fx(
+        () -> {
+          RecordTable<Cell> table =
+              table(
+                  List.of(
+                      Column.words("Label", 100, Cell::label)
+                          .styled(c -> c.volts() < 2.5 ? "bad" : "good")));
+          table.show(List.of(new Cell("same", 1)));
+          assertThat(seen(table)).containsExactly("same");
+          assertThat(table.lookupAll(".table-cell.bad")).hasSize(1);
+          table.show(List.of(new Cell("same", 4.2)));
+          assertThat(seen(table)).containsExactly("same");
+          assertThat(table.lookupAll(".table-cell.bad")).isEmpty();
+          assertThat(table.lookupAll(".table-cell.good")).hasSize(1);
+          return null;
+        });
+  }
+
+  /** Where the cells of a row stand and in what colour, once the table is laid out. */
+  private static List<String> looks(RecordTable<Cell> table) {
+    table.getScene().getRoot().layout();
+    return table.lookupAll(".table-row-cell").stream()
+        .filter(row -> row.isVisible() && row.getOpacity() > 0)
+        .sorted(Comparator.comparingDouble(Node::getLayoutY))
+        .flatMap(row -> row.lookupAll(".table-cell").stream())
+        .map(Labeled.class::cast)
+        .map(cell -> cell.getText() + " " + cell.getAlignment() + " " + cell.getTextFill())
+        .toList();
+  }
+
+  @Test
+  void filteredRowsLookAtOnceAsTheyDoWhenAllIsStyledAnew() {
+    fx(
+        () -> {
+          Theme.loadFonts();
+          Theme.DAY.apply();
+          RecordTable<Cell> table =
+              table(
+                  List.of(
+                      Column.words("Label", 100, Cell::label)
+                          .styled(c -> c.volts() < 3.2 ? "bad" : "good"),
+                      Column.figures(
+                          "V",
+                          80,
+                          c -> "%.2f".formatted(c.volts()),
+                          Comparator.comparingDouble(Cell::volts))));
+          TextField filter = (TextField) table.lookup("#cells-filter");
+          table.show(
+              IntStream.range(0, 60).mapToObj(k -> new Cell("C" + k, 3 + k * 0.01)).toList());
+          seen(table);
+          for (String typed : List.of("c3", "c", "c41", "", "3.5", "c1", "none", "3.2")) {
+            filter.setText(typed);
+            List<String> atOnce = looks(table);
+            seen(table);
+            assertThat(atOnce).as("with “%s” typed", typed).isEqualTo(looks(table));
+            assertThat(atOnce)
+                .filteredOn(cell -> Character.isDigit(cell.charAt(0)))
+                .allMatch(cell -> cell.contains("CENTER_RIGHT"));
+          }
           return null;
         });
   }
