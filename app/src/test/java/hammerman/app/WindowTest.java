@@ -264,7 +264,7 @@ class WindowTest extends AtTheDesk {
     Path file = home.resolve("lately.hammerman");
     desk.lay(file);
     desk.keys(KeyCode.CONTROL, KeyCode.S);
-    desk.kept();
+    desk.until(() -> desk.text("#kept").startsWith("lately"));
     MenuButton menu = desk.find("#menu", MenuButton.class);
     List<String> groups = Desk.fx(() -> menu.getItems().stream().map(MenuItem::getText).toList());
     assertThat(groups).containsExactly("Project", "Edit", "View", "Go", "Help");
