@@ -2,13 +2,19 @@ package hammerman.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hammerman.app.picture.Picture;
+import hammerman.app.picture.Written;
 import hammerman.app.theme.Theme;
+import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.finding.Station;
 import hammerman.guard.Protection;
 import hammerman.project.Shipped;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -124,6 +130,59 @@ class PicturesTest extends AtTheDesk {
     }
     desk.quiet();
     assertThat(row(trace)).isNotEqualTo(before);
+  }
+
+  /**
+   * Moves a picture's crosshair to the right and returns what is written then and was not before.
+   */
+  private List<String> pointed(String id, int steps) {
+    Picture picture = desk.find(id, Picture.class);
+    List<String> before = Desk.fx(() -> words(picture));
+    Desk.fx(
+        () -> {
+          picture.requestFocus();
+          return null;
+        });
+    for (int k = 0; k < steps; k++) {
+      desk.robot.push(KeyCode.RIGHT);
+    }
+    desk.quiet();
+    List<String> now = new ArrayList<>(Desk.fx(() -> words(picture)));
+    now.removeAll(before);
+    return now;
+  }
+
+  private static List<String> words(Picture picture) {
+    return Written.in(picture).stream().map(w -> w.text().replace('\u00a0', ' ')).toList();
+  }
+
+  @Test
+  void theSagFanAndTheLifeSheetAreReadAtTheCrosshair() {
+    desk.example();
+    desk.go(Station.FORECAST);
+    desk.quiet();
+    Chain chain = Desk.fx(() -> desk.session.forecastProperty().get().chain());
+    double current = 1.15 * chain.demand().peak() * 0.4;
+    double cold = chain.design().duty().surroundings().coldestInUse();
+    List<String> wanted = new ArrayList<>(List.of(Figures.of(current, Unit.AMPERE, 1)));
+    for (double soc : Chain.SAG_POINTS) {
+      double left =
+          chain.path().voltage(current, soc, cold, hammerman.chain.Path.Settling.TEN_SECONDS);
+      wanted.add(Figures.of(soc, Unit.PERCENT, 0) + ": " + Figures.of(left, Unit.VOLT, 1));
+    }
+    wanted.replaceAll(w -> w.replace('\u00a0', ' '));
+    assertThat(pointed("#sag-fan", 40)).containsExactlyElementsOf(wanted);
+    List<String> life = pointed("#life-sheet", 30);
+    assertThat(life).hasSize(4);
+    assertThat(life.get(0)).startsWith("year ");
+    double left = Double.parseDouble(life.get(1).replace(" % left", ""));
+    String[] band = life.get(2).replace(" %", "").split(" to ", -1);
+    assertThat(left).isBetween(Double.parseDouble(band[0]), Double.parseDouble(band[1]));
+    assertThat(Double.parseDouble(life.get(3).replaceAll("[^0-9.]", ""))).isGreaterThan(left);
+    for (String id : List.of("#sag-fan", "#life-sheet")) {
+      Picture picture = desk.find(id, Picture.class);
+      assertThat(Desk.fx(picture::figures)).hasSize(5);
+    }
   }
 
   @Test

@@ -20,6 +20,7 @@ import hammerman.pack.Pack;
 import hammerman.pack.Strip;
 import hammerman.pack.TakeOff;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -38,11 +39,15 @@ public final class Layouts {
   /** Cells in a row, one pitch apart, in groups as given. */
   public static Arrangement row(int... group) {
     List<Point> places = new ArrayList<>();
-    int series = 1;
     for (int k = 0; k < group.length; k++) {
       places.add(new Point(k * PITCH, 0));
-      series = Math.max(series, group[k] + 1);
     }
+    return at(places, group);
+  }
+
+  /** Cells where they are said to be, in groups as given. */
+  public static Arrangement at(List<Point> places, int... group) {
+    int series = 1 + Arrays.stream(group).max().orElse(0);
     Placing p = new Placing(places, List.of(new Sheet(0, 0, 0, group.length, 0)), ROUND, 1);
     return new Arrangement(
         p,

@@ -9,6 +9,7 @@ import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
 import hammerman.fit.Joining;
 import hammerman.fit.Outline;
+import hammerman.fit.Point;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Conductors;
 import hammerman.pack.Joint;
@@ -141,6 +142,48 @@ class NetworkTest {
         .isCloseTo(n.worstShare(a.grouping().orElseThrow()), within(1e-12));
   }
 
+  /**
+   * Two in parallel fed at one end: one piece above, one below, each with the far cell's current.
+   */
+  @Test
+  void eachPieceOfStripByHand() {
+    Network n = solve(Layouts.row(0, 0), TakeOff.ONE_CELL);
+    double far = n.cellCurrents()[1];
+    double r = NICKEL.resistance(PITCH, WARM);
+    assertThat(n.segments()).hasSize(2);
+    assertThat(n.segments())
+        .extracting(Network.Segment::top)
+        .containsExactlyInAnyOrder(true, false);
+    for (Network.Segment s : n.segments()) {
+      assertThat(Math.abs(s.current())).isCloseTo(far, within(1e-9));
+      assertThat(s.heat()).isCloseTo(far * far * r, within(1e-9));
+      assertThat(s.density()).isCloseTo(far / (0.15e-3 * 8e-3), within(1e-3));
+      assertThat(s.top()).isEqualTo(s.plate() == 1);
+    }
+    double contacts = 2 * Joint.SCREWED.contact() * (20 - far) * (20 - far);
+    contacts += 2 * Joint.SCREWED.contact() * far * far;
+    assertThat(n.contactHeat()).isCloseTo(contacts, within(1e-9));
+    assertThat(n.heat()).isCloseTo(contacts + 2 * far * far * r, within(1e-9));
+    assertThat(n.densest()).isCloseTo(far / (0.15e-3 * 8e-3), within(1e-3));
+    Network twice = n.at(40);
+    assertThat(twice.contactHeat()).isCloseTo(4 * n.contactHeat(), within(1e-9));
+    assertThat(twice.segments().getFirst().heat())
+        .isCloseTo(4 * n.segments().getFirst().heat(), within(1e-9));
+  }
+
+  /** A link joins the two nearest cells of neighbouring groups, wherever they lie in the row. */
+  @Test
+  void aLinkJoinsTheNearestTwo() {
+    Arrangement touching = Layouts.row(0, 0, 0, 1, 1, 1);
+    Arrangement wired =
+        new Arrangement(touching.placing(), Joining.WIRED, "", List.of(), touching.attempted());
+    Network n = solve(wired, TakeOff.WHOLE_GROUP);
+    Network.Segment link = n.links().getFirst();
+    assertThat(List.of(link.from(), link.to())).containsExactlyInAnyOrder(2, 3);
+    Network narrow = solve(Layouts.row(0, 0, 0, 1, 1, 1), TakeOff.WHOLE_GROUP);
+    assertThat(narrow.links()).isEmpty();
+  }
+
   @Test
   void aPlateOfItsOwnStripCarriesMoreForTheSameWarmth() {
     Arrangement a = Layouts.row(0, 0, 1, 1);
@@ -201,6 +244,24 @@ class NetworkTest {
     }
   }
 
+  /** Out along one way and on at a right angle: two pieces, however the strips are counted. */
+  @Test
+  void aStripThatTurnsIsTwoPieces() {
+    List<Point> corner =
+        List.of(
+            new Point(2 * PITCH, 0),
+            new Point(0, 0),
+            new Point(PITCH, 0),
+            new Point(2 * PITCH, 2 * PITCH),
+            new Point(2 * PITCH, PITCH));
+    Arrangement a = Layouts.at(corner, 0, 0, 0, 0, 0);
+    Plate p = Plate.of(a.placing(), solve(a, TakeOff.ONE_CELL)).getFirst();
+    assertThat(p.runs()).hasSize(2);
+    assertThat(p.runs()).allSatisfy(r -> assertThat(r).isCloseTo(2 * PITCH + 8e-3, within(1e-9)));
+    // The square where they cross counts once.
+    assertThat(p.area()).isCloseTo(2 * (2 * PITCH + 8e-3) * 8e-3 - 64e-6, within(1e-9));
+  }
+
   @Test
   void straightStripsAreOnePiece() {
     Plate p =
@@ -210,5 +271,7 @@ class NetworkTest {
     assertThat(p.runs().getFirst()).isCloseTo(2 * PITCH + 8e-3, within(1e-9));
     assertThat(p.area()).isCloseTo((2 * PITCH + 8e-3) * 8e-3, within(1e-9));
     assertThat(p.mass()).isCloseTo(p.area() * 0.15e-3 * 8900, within(1e-9));
+    assertThat(p.top()).isEqualTo(p.number() == 1);
+    assertThat(p.shapes().getFirst()).doesNotHaveDuplicates();
   }
 }

@@ -1,5 +1,6 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.picture.Crosshair;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
@@ -11,24 +12,77 @@ import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /** The life sheet: capacity over the years with its band, the calendar part, and other ceilings. */
 final class LifeSheet extends PictureOf<Forecast> {
+  private static final double LEFT = 42;
+  private static final double RIGHT = 12;
+
+  private final Crosshair cross = new Crosshair(this, LEFT, RIGHT, this::years);
 
   LifeSheet() {
     super("Life sheet: capacity over the years");
+    setId("life-sheet");
+  }
+
+  /** The years that are drawn. */
+  private double years() {
+    Forecast f = shown();
+    if (f == null) {
+      return 1;
+    }
+    double years = f.life().yearsHigh() * 1.05;
+    for (Forecast.CeilingLife other : f.otherCeilings()) {
+      years = Math.max(years, other.life().years() * 1.1);
+    }
+    return Math.min(years, LifeForecast.HORIZON);
+  }
+
+  private static double[] of(LifeForecast l, ToDoubleFunction<LifeForecast.Point> read) {
+    return l.curve().stream().mapToDouble(read).toArray();
+  }
+
+  @Override
+  public List<Series> figures() {
+    Forecast f = shown();
+    if (f == null) {
+      return List.of();
+    }
+    double band = LifeForecast.BAND;
+    return List.of(
+        new Series("Years", of(f.life(), LifeForecast.Point::years)),
+        new Series("Capacity, %", of(f.life(), p -> shown(p.loss(), 0))),
+        new Series("At least, %", of(f.life(), p -> shown(p.loss() * (1 + band), 0))),
+        new Series("At most, %", of(f.life(), p -> shown(p.loss() * (1 - band), 0))),
+        new Series("Time alone, %", of(f.life(), p -> shown(p.calendarLoss(), 0))));
+  }
+
+  /** What the curves say where the crosshair is. */
+  private List<String> words(LifeForecast life) {
+    if (Double.isNaN(cross.at())) {
+      return List.of();
+    }
+    LifeForecast.Point p =
+        life.curve().stream()
+            .filter(q -> q.years() >= cross.at())
+            .findFirst()
+            .orElse(life.curve().getLast());
+    return List.of(
+        "year " + Figures.fixed(p.years(), 1),
+        Figures.of(1 - p.loss(), Unit.PERCENT, 1) + " left",
+        "%s to %s"
+            .formatted(
+                Figures.of(Math.max(0, 1 - p.loss() * (1 + LifeForecast.BAND)), Unit.PERCENT, 0),
+                Figures.of(1 - p.loss() * (1 - LifeForecast.BAND), Unit.PERCENT, 0)),
+        "time alone " + Figures.of(1 - p.calendarLoss(), Unit.PERCENT, 1));
   }
 
   @Override
   protected void paint(Pen pen, double width, double height, Forecast f) {
     LifeForecast life = f.life();
-    double years = life.yearsHigh() * 1.05;
-    for (Forecast.CeilingLife other : f.otherCeilings()) {
-      years = Math.max(years, other.life().years() * 1.1);
-    }
-    years = Math.min(years, LifeForecast.HORIZON);
     double floor = Math.max(0, life.endOfLife() - 0.08);
-    Scale x = new Scale(0, years, 42, width - 12);
+    Scale x = new Scale(0, years(), LEFT, width - RIGHT);
     Scale y = new Scale(floor * 100, 102, height - 26, 26);
     Plot plot = new Plot(pen, x, y).vertical("Capacity of a new pack, %").horizontal("Years");
     List<LifeForecast.Point> points =
@@ -62,6 +116,7 @@ final class LifeSheet extends PictureOf<Forecast> {
     if (life.indicative()) {
       pen.wordsBefore(Role.AMBER, Pen.TEXT, x.to(), y.to() - 11, "indicative only");
     }
+    cross.draw(pen, x, y.to(), y.from(), words(life));
   }
 
   private static void others(Pen pen, Plot plot, Forecast f, Scale x, Scale y, double floor) {

@@ -1,5 +1,6 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.picture.Crosshair;
 import hammerman.app.picture.Pen;
 import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
@@ -10,27 +11,85 @@ import hammerman.chain.Path;
 import hammerman.guard.Bms;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * The sag fan: voltage at the machine against current, one line for each state of charge, from the
- * ohmic drop to the settled one, with the cut-outs and the hardest moment.
+ * ohmic drop to the settled one, with the cut-outs and the hardest moment. The crosshair reads what
+ * is left after ten seconds.
  */
 final class SagFan extends PictureOf<Chain> {
   private static final int POINTS = 2;
+  private static final double SIDE = 44;
+
+  /** Currents that go to a table of figures. */
+  private static final int FIGURES = 25;
+
+  private final Crosshair cross = new Crosshair(this, SIDE, SIDE, this::most);
 
   SagFan() {
     super("Sag fan: voltage at the machine against current");
+    setId("sag-fan");
+  }
+
+  /** The most current that is drawn, A. */
+  private double most() {
+    Chain c = shown();
+    return c == null ? 1 : 1.15 * c.demand().peak();
+  }
+
+  private static double afterTenSeconds(Chain c, double current, double soc) {
+    double cold = c.design().duty().surroundings().coldestInUse();
+    return c.path().voltage(current, soc, cold, Path.Settling.TEN_SECONDS);
+  }
+
+  @Override
+  public List<Series> figures() {
+    Chain c = shown();
+    if (c == null) {
+      return List.of();
+    }
+    double[] amperes =
+        IntStream.range(0, FIGURES).mapToDouble(k -> most() * k / (FIGURES - 1)).toArray();
+    List<Series> all = new ArrayList<>();
+    all.add(new Series("Current, A", amperes));
+    for (double soc : Chain.SAG_POINTS) {
+      all.add(
+          new Series(
+              "At " + Figures.of(soc, Unit.PERCENT, 0) + " charge after 10 s, V",
+              IntStream.range(0, FIGURES)
+                  .mapToDouble(k -> afterTenSeconds(c, amperes[k], soc))
+                  .toArray()));
+    }
+    return all;
+  }
+
+  /** What the lines say where the crosshair is. */
+  private List<String> words(Chain c) {
+    List<String> lines = new ArrayList<>();
+    if (!Double.isNaN(cross.at())) {
+      lines.add(Figures.of(cross.at(), Unit.AMPERE, 1));
+      for (double soc : Chain.SAG_POINTS) {
+        lines.add(
+            Figures.of(soc, Unit.PERCENT, 0)
+                + ": "
+                + Figures.of(afterTenSeconds(c, cross.at(), soc), Unit.VOLT, 1));
+      }
+    }
+    return lines;
   }
 
   @Override
   protected void paint(Pen pen, double width, double height, Chain c) {
     Path path = c.path();
     double cold = c.design().duty().surroundings().coldestInUse();
-    double most = 1.15 * c.demand().peak();
+    double most = most();
     double cutOut = c.design().duty().machine().cutOutVoltage();
     double lowest = Math.min(cutOut, path.voltage(most, 0.1, cold, Path.Settling.SETTLED));
     double span = path.openCircuit(1) - lowest;
-    Scale x = new Scale(0, most, 44, width - 44);
+    Scale x = new Scale(0, most, SIDE, width - SIDE);
     Scale y = new Scale(lowest - 0.06 * span, path.openCircuit(1) + 0.06 * span, height - 26, 26);
     Plot plot =
         new Plot(pen, x, y)
@@ -56,9 +115,10 @@ final class SagFan extends PictureOf<Chain> {
     pen.dashed(Role.INK, 1.5, peak, y.to(), peak, y.from());
     pen.wordsBefore(Role.INK, Pen.TEXT, peak - 5, y.to() + 4, "hardest moment");
     for (double soc : Chain.SAG_POINTS) {
-      double v = path.voltage(c.demand().peak(), soc, cold, Path.Settling.TEN_SECONDS);
+      double v = afterTenSeconds(c, c.demand().peak(), soc);
       pen.dot(v < cutOut ? Role.HOT : Role.INK, peak, y.at(v), 3.5);
     }
+    cross.draw(pen, x, y.to(), y.from(), words(c));
   }
 
   private void line(Pen pen, Plot plot, Scale x, Scale y, double soc, double most, double cold) {
