@@ -11,6 +11,7 @@ import hammerman.life.LifeForecast;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
@@ -119,9 +120,18 @@ final class LifeSheet extends PictureOf<Forecast> {
     cross.draw(pen, x, y.to(), y.from(), words(life));
   }
 
+  /**
+   * The same pack charged to less. The one that wears out first has its words highest, so that no
+   * line to the words of one crosses those of another.
+   */
   private static void others(Pen pen, Plot plot, Forecast f, Scale x, Scale y, double floor) {
     int row = 0;
-    for (Forecast.CeilingLife other : f.otherCeilings()) {
+    double before = x.from();
+    List<Forecast.CeilingLife> inOrder =
+        f.otherCeilings().stream()
+            .sorted(Comparator.comparingDouble(other -> other.life().years()))
+            .toList();
+    for (Forecast.CeilingLife other : inOrder) {
       List<LifeForecast.Point> points =
           other.life().curve().stream()
               .filter(p -> p.years() <= x.high() && 1 - p.loss() >= other.life().endOfLife())
@@ -134,10 +144,13 @@ final class LifeSheet extends PictureOf<Forecast> {
           "ceiling "
               + Figures.of(other.ceiling(), Unit.PERCENT, 0)
               + (other.serves() ? "" : ", too short for the duty");
-      double at = Math.min(x.at(xs[last]) + 12, x.to() - pen.width(Pen.TEXT, words));
+      double end = x.at(xs[last]);
+      double wide = pen.width(Pen.TEXT, words);
+      double at = Math.max(before + 8, Math.min(end + 8, x.to() - wide));
       double level = y.at(ys[last]) - 34 + 14 * row++;
-      pen.line(Role.COOL, 1, x.at(xs[last]), y.at(ys[last]), at - 3, level);
+      pen.line(Role.COOL, 1, end, y.at(ys[last]), Math.clamp(end, at - 4, at + wide), level + 7);
       pen.words(Role.COOL, Pen.TEXT, at, level, words);
+      before = end;
     }
   }
 

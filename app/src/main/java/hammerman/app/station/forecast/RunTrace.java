@@ -29,6 +29,8 @@ final class RunTrace extends Picture {
   /** A temperature that hardly moves is to look like one, K. */
   private static final double LEAST_KELVIN = 4;
 
+  private static final String VOLTAGE = "Voltage at the machine, V";
+  private static final String SERVED = "duty served";
   private static final double BOTTOM = 20;
   private static final double GAP = 20;
 
@@ -86,7 +88,7 @@ final class RunTrace extends Picture {
     double strip = (height - TOP - BOTTOM - 3 * GAP) / 4;
     double[][] values = columns(trace, (int) Math.max(2, x.to() - x.from()));
     double cutOut = f.design().duty().machine().cutOutVoltage();
-    strip(pen, x, values, Channel.VOLTAGE, "Voltage at the machine, V", Role.INK, 0, strip, cutOut);
+    strip(pen, x, values, Channel.VOLTAGE, VOLTAGE, Role.INK, 0, strip, cutOut);
     strip(pen, x, values, Channel.CURRENT, "Current, A", Role.HOT, 1, strip, 0);
     strip(
         pen,
@@ -100,7 +102,7 @@ final class RunTrace extends Picture {
         Double.NaN);
     Plot last = strip(pen, x, values, Channel.SOC, "Charge, %", Role.COOL, 3, strip, 0);
     last.horizontal(hours ? "Time, h" : "Time, min");
-    events(pen, f, x, unit, height);
+    events(pen, f, x, unit, strip);
     crosshair(pen, trace, x, unit, strip, height);
   }
 
@@ -176,14 +178,28 @@ final class RunTrace extends Picture {
     return out;
   }
 
-  private static void events(Pen pen, Forecast f, Scale x, double unit, double height) {
+  /** Uprights through the strips, but not through the names above them. */
+  private static void upright(Pen pen, Role role, double at, double strip) {
+    for (int row = 0; row < 4; row++) {
+      double top = TOP + row * (strip + GAP);
+      pen.line(role, 1.5, at, top, at, top + strip);
+    }
+  }
+
+  private static void events(Pen pen, Forecast f, Scale x, double unit, double strip) {
     if (f.duty().outcome().complete() && f.onward().endTime() > f.duty().endTime()) {
       double at = x.at(f.duty().endTime() / unit);
-      pen.line(Role.COOL, 1.5, at, TOP - 8, at, height - BOTTOM);
-      pen.wordsBefore(Role.COOL, Pen.TEXT, at - 5, TOP - 9, "duty served");
+      upright(pen, Role.COOL, at, strip);
+      // Early in the run the name of the strip stands before it.
+      boolean early = at - pen.width(Pen.TEXT, SERVED) < pen.width(Pen.TEXT, VOLTAGE) + 12;
+      if (early) {
+        pen.words(Role.COOL, Pen.TEXT, at + 5, TOP - 9, SERVED);
+      } else {
+        pen.wordsBefore(Role.COOL, Pen.TEXT, at - 5, TOP - 9, SERVED);
+      }
     }
     double end = x.at(f.onward().endTime() / unit);
-    pen.line(Role.HOT, 1.5, end, TOP - 8, end, height - BOTTOM);
+    upright(pen, Role.HOT, end, strip);
     pen.words(Role.HOT, Pen.TEXT, end + 5, TOP - 4, ending(f.onward().outcome()));
   }
 
