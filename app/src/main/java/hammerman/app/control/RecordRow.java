@@ -1,6 +1,9 @@
 package hammerman.app.control;
 
+import java.util.Objects;
 import java.util.function.Function;
+import javafx.scene.Node;
+import javafx.scene.control.IndexedCell;
 import javafx.scene.control.TableRow;
 import org.jspecify.annotations.Nullable;
 
@@ -13,14 +16,33 @@ import org.jspecify.annotations.Nullable;
  */
 class RecordRow<T> extends TableRow<T> {
 
+  private boolean aside;
+
   /**
    * One that is put aside keeps what it shows: most often it is taken for the same place again. Not
    * so the one with which a table measures, whose parent is never seen.
    */
   @Override
   public void updateIndex(int index) {
-    if (index >= 0 || getParent() == null || !getParent().isVisible()) {
-      super.updateIndex(index);
+    if (index < 0 && getParent() != null && getParent().isVisible()) {
+      aside = true;
+      return;
+    }
+    boolean again = aside && index == getIndex();
+    T before = getItem();
+    aside = false;
+    super.updateIndex(index);
+    if (again && index >= 0 && Objects.equals(before, getItem())) {
+      // What its cells say of it may have changed though it has not.
+      getChildrenUnmodifiable().forEach(RecordRow::readAnew);
+    }
+  }
+
+  private static void readAnew(Node cell) {
+    if (cell instanceof IndexedCell<?> of) {
+      int index = of.getIndex();
+      of.updateIndex(-1);
+      of.updateIndex(index);
     }
   }
 

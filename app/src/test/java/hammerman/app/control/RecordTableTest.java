@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hammerman.app.theme.Theme;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -193,6 +195,35 @@ class RecordTableTest {
           assertThat(seen(table)).containsExactly("same");
           assertThat(table.lookupAll(".table-cell.bad")).isEmpty();
           assertThat(table.lookupAll(".table-cell.good")).hasSize(1);
+          return null;
+        });
+  }
+
+  @Test
+  void whatIsSaidOfARowMayChangeThoughTheRowDoesNot() {
+    fx(
+        () -> {
+          Map<String, String> said = new HashMap<>();
+          RecordTable<Cell> table =
+              table(
+                  List.of(
+                      Column.words("Label", 100, Cell::label),
+                      Column.<Cell>words("Said", 100, c -> said.getOrDefault(c.label(), "-"))
+                          .styled(c -> said.containsKey(c.label()) ? "good" : "bad")));
+          List<Cell> two = List.of(new Cell("a", 1), new Cell("b", 2));
+          table.show(two);
+          assertThat(seen(table)).containsExactly("a -", "b -");
+          said.put("b", "fits");
+          table.refresh();
+          assertThat(seen(table)).containsExactly("a -", "b fits");
+          said.put("a", "fits");
+          table.show(List.of(new Cell("a", 1), new Cell("b", 2), new Cell("c", 3)));
+          assertThat(seen(table)).containsExactly("a fits", "b fits", "c -");
+          assertThat(table.lookupAll(".table-cell.good")).hasSize(2);
+          said.put("c", "-");
+          table.refresh();
+          assertThat(seen(table)).containsExactly("a fits", "b fits", "c -");
+          assertThat(table.lookupAll(".table-cell.good")).as("by style alone").hasSize(3);
           return null;
         });
   }
