@@ -5,6 +5,7 @@ import hammerman.cell.Health;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -69,6 +70,16 @@ public record LifeForecast(
             ? p.resistance()
             : (Health.WORN_RESISTANCE - 1) * p.loss() / (1 - endOfLife);
     return new Health(Math.clamp(left, 0.2, 1), Math.clamp(1 + growth, 1, 10));
+  }
+
+  /** Returns the point of the curve at a time, in years, or right after it; else the last. */
+  public Point after(double years) {
+    return curve.stream().filter(p -> p.years() >= years).findFirst().orElse(curve.getLast());
+  }
+
+  /** Returns a figure of each point of the curve, in the order of time. */
+  public double[] along(ToDoubleFunction<Point> figure) {
+    return curve.stream().mapToDouble(figure).toArray();
   }
 
   /** What takes most of the capacity. */

@@ -140,8 +140,8 @@ public final class ForecastStation implements StationView {
     anywhere in use, the load by 10 % either way. Nine of ten lie in the band.
 
     The great figures are those of a typical day, with the worst below. The run drawn starts from the charge ceiling, in the hottest air, and goes on past the duty until \
-    something ends it: the machine's cut-out, the BMS, an empty cell or heat. Move over the trace, or use \
-    Left and Right, to read every curve at one time.
+    something ends it: the machine's cut-out, the BMS, an empty cell or heat. Move over this picture or another, or use \
+    Left and Right, to read its curves at one point; Ctrl+C copies it with its figures.
 
     The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
     the line is after 10 s. A dot below the cut-out is a moment that stops the machine.

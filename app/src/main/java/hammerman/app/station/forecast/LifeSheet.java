@@ -13,7 +13,6 @@ import hammerman.unit.Unit;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.ToDoubleFunction;
 
 /** The life sheet: capacity over the years with its band, the calendar part, and other ceilings. */
 final class LifeSheet extends PictureOf<Forecast> {
@@ -40,10 +39,6 @@ final class LifeSheet extends PictureOf<Forecast> {
     return Math.min(years, LifeForecast.HORIZON);
   }
 
-  private static double[] of(LifeForecast l, ToDoubleFunction<LifeForecast.Point> read) {
-    return l.curve().stream().mapToDouble(read).toArray();
-  }
-
   @Override
   public List<Series> figures() {
     Forecast f = shown();
@@ -52,11 +47,11 @@ final class LifeSheet extends PictureOf<Forecast> {
     }
     double band = LifeForecast.BAND;
     return List.of(
-        new Series("Years", of(f.life(), LifeForecast.Point::years)),
-        new Series("Capacity, %", of(f.life(), p -> shown(p.loss(), 0))),
-        new Series("At least, %", of(f.life(), p -> shown(p.loss() * (1 + band), 0))),
-        new Series("At most, %", of(f.life(), p -> shown(p.loss() * (1 - band), 0))),
-        new Series("Time alone, %", of(f.life(), p -> shown(p.calendarLoss(), 0))));
+        new Series("Years", f.life().along(LifeForecast.Point::years)),
+        new Series("Capacity, %", f.life().along(p -> shown(p.loss(), 0))),
+        new Series("At least, %", f.life().along(p -> shown(p.loss() * (1 + band), 0))),
+        new Series("At most, %", f.life().along(p -> shown(p.loss() * (1 - band), 0))),
+        new Series("Time alone, %", f.life().along(p -> shown(p.calendarLoss(), 0))));
   }
 
   /** What the curves say where the crosshair is. */
@@ -64,11 +59,7 @@ final class LifeSheet extends PictureOf<Forecast> {
     if (Double.isNaN(cross.at())) {
       return List.of();
     }
-    LifeForecast.Point p =
-        life.curve().stream()
-            .filter(q -> q.years() >= cross.at())
-            .findFirst()
-            .orElse(life.curve().getLast());
+    LifeForecast.Point p = life.after(cross.at());
     return List.of(
         "year " + Figures.fixed(p.years(), 1),
         Figures.of(1 - p.loss(), Unit.PERCENT, 1) + " left",

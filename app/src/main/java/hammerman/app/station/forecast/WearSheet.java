@@ -11,7 +11,6 @@ import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /** Loss over the years in its two parts, and the growth of the resistance below it. */
@@ -48,20 +47,16 @@ final class WearSheet extends Picture {
     return l == null ? 1 : Math.max(0.1, l.curve().getLast().years());
   }
 
-  private static double[] of(LifeForecast l, ToDoubleFunction<LifeForecast.Point> read) {
-    return l.curve().stream().mapToDouble(read).toArray();
-  }
-
   @Override
   public List<Series> figures() {
     LifeForecast l = life;
     return l == null
         ? List.of()
         : List.of(
-            new Series("Years", of(l, LifeForecast.Point::years)),
-            new Series("Lost to time, %", of(l, p -> 100 * p.calendarLoss())),
-            new Series("Lost to cycling, %", of(l, p -> 100 * p.cycleLoss())),
-            new Series("Resistance grown, %", of(l, p -> 100 * p.resistance())));
+            new Series("Years", l.along(LifeForecast.Point::years)),
+            new Series("Lost to time, %", l.along(p -> 100 * p.calendarLoss())),
+            new Series("Lost to cycling, %", l.along(p -> 100 * p.cycleLoss())),
+            new Series("Resistance grown, %", l.along(p -> 100 * p.resistance())));
   }
 
   @Override
@@ -74,9 +69,9 @@ final class WearSheet extends Picture {
     double room = height - TOP - BOTTOM;
     double upper = told ? (room - GAP) * 0.62 : room;
     Scale x = new Scale(0, end(), LEFT, width - RIGHT);
-    double[] years = of(l, LifeForecast.Point::years);
-    double[] time = of(l, p -> 100 * p.calendarLoss());
-    double[] loss = of(l, p -> 100 * p.loss());
+    double[] years = l.along(LifeForecast.Point::years);
+    double[] time = l.along(p -> 100 * p.calendarLoss());
+    double[] loss = l.along(p -> 100 * p.loss());
     double[] none = new double[years.length];
     double worn = 100 * (1 - l.endOfLife());
     Scale y = new Scale(0, 1.1 * Math.max(worn, loss[loss.length - 1]), TOP + upper, TOP);
@@ -91,7 +86,7 @@ final class WearSheet extends Picture {
     pen.words(Role.COOL, Pen.TEXT, right, y.at(time[last] / 2), "time alone");
     pen.words(Role.HOT, Pen.TEXT, right, y.at((time[last] + loss[last]) / 2), "cycling");
     if (told) {
-      double[] grown = of(l, p -> 100 * p.resistance());
+      double[] grown = l.along(p -> 100 * p.resistance());
       double top = TOP + upper + GAP;
       Scale r = new Scale(0, 1.1 * Math.max(1, grown[last]), height - BOTTOM, top);
       Plot resistance = new Plot(pen, x, r).vertical("Resistance grown, %");
@@ -114,11 +109,7 @@ final class WearSheet extends Picture {
       return;
     }
     cross.draw(pen, x, TOP, height - BOTTOM, List.of());
-    LifeForecast.Point p =
-        l.curve().stream()
-            .filter(q -> q.years() >= cross.at())
-            .findFirst()
-            .orElse(l.curve().getLast());
+    LifeForecast.Point p = l.after(cross.at());
     double right = x.to() + 8;
     pen.reading(Role.INK, Pen.TEXT, right, height - 42, "year " + Figures.fixed(p.years(), 1));
     pen.reading(
