@@ -161,15 +161,18 @@ class RecordTableTest {
         });
   }
 
+  /** One whose labels look otherwise for a cell that is low. */
+  private static RecordTable<Cell> byVoltage() {
+    return table(
+        List.of(
+            Column.words("Label", 100, Cell::label).styled(c -> c.volts() < 2.5 ? "bad" : "good")));
+  }
+
   @Test
   void aRowThatIsUsedAgainTakesTheLookOfWhatItShows() {
     fx(
         () -> {
-          RecordTable<Cell> table =
-              table(
-                  List.of(
-                      Column.words("Label", 100, Cell::label)
-                          .styled(c -> c.volts() < 2.5 ? "bad" : "good")));
+          RecordTable<Cell> table = byVoltage();
           table.show(List.of(new Cell("low", 1), new Cell("full", 4.2)));
           assertThat(seen(table)).containsExactly("low", "full");
           ((TextField) table.lookup("#cells-filter")).setText("full");
@@ -183,11 +186,7 @@ class RecordTableTest {
   void aCellWithTheSameWordsTakesTheLookOfItsNewRow() {
     fx(
         () -> {
-          RecordTable<Cell> table =
-              table(
-                  List.of(
-                      Column.words("Label", 100, Cell::label)
-                          .styled(c -> c.volts() < 2.5 ? "bad" : "good")));
+          RecordTable<Cell> table = byVoltage();
           table.show(List.of(new Cell("same", 1)));
           assertThat(seen(table)).containsExactly("same");
           assertThat(table.lookupAll(".table-cell.bad")).hasSize(1);
