@@ -23,8 +23,12 @@ public final class LabelSheet {
   private static final double TALL = 21;
   private static final int COLUMNS = 5;
   private static final int ROWS = 12;
-  private static final double CODE = 16;
-  private static final double EDGE = 2.5;
+  private static final double CODE = 14.5;
+
+  /** Four squares of a code stay empty around it, as the standard asks: 2.8 mm. */
+  private static final double QUIET = 2.8;
+
+  private static final double STROKE = 0.1;
 
   private LabelSheet() {}
 
@@ -58,9 +62,10 @@ public final class LabelSheet {
   }
 
   private static void label(Drawing sheet, double x, double y, MeasuredCell cell, String where) {
-    sheet.box(0.1, x, y, WIDE, TALL);
-    code(sheet, x + EDGE, y + EDGE, cell.label());
-    double words = x + EDGE + CODE + 2;
+    // Inside the edge, where half of a line would be cut off.
+    sheet.box(STROKE, x + STROKE / 2, y + STROKE / 2, WIDE - STROKE, TALL - STROKE);
+    code(sheet, x + QUIET, y + (TALL - CODE) / 2, cell.label());
+    double words = x + QUIET + CODE + QUIET;
     sheet.words(words, y + 7, 3.6, shortened(cell.label()));
     sheet.words(words, y + 12, 2, where);
     sheet.words(words, y + 16, 2, Figures.of(cell.capacity(), Unit.MILLIAMPERE_HOUR, 0));
