@@ -366,8 +366,8 @@ class FittingTest extends AtTheDesk {
   void whatMendsTheWorstPlaceIsTaken() {
     fit("strips");
     assertThat(desk.judgements()).contains("strip.current");
-    desk.until(() -> texts("#fit-mends").size() > 8);
-    desk.press("#fit-mends-0");
+    desk.until(() -> texts("#fit-remedies").size() > 8);
+    desk.press("#fit-remedies-0");
     desk.until(() -> !desk.judgements().contains("strip.current"));
     desk.press("#undo");
     desk.until(() -> desk.judgements().contains("strip.current"));

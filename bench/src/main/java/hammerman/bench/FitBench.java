@@ -11,9 +11,9 @@ import hammerman.fit.Outline;
 import hammerman.fit.Packing;
 import hammerman.fit.Placing;
 import hammerman.fit.Point;
-import hammerman.heat.Effort;
 import hammerman.heat.HeatMap;
-import hammerman.heat.WarmLayout;
+import hammerman.heat.HeatProfile;
+import hammerman.heat.ThermalLayout;
 import hammerman.interconnect.Network;
 import hammerman.pack.Pack;
 import hammerman.project.Shipped;
@@ -43,8 +43,8 @@ public class FitBench {
   private final Case fourHundred = new Case(0.72, 0.64, 20, 20);
   private final Case thousand = new Case(1.12, 1.0, 20, 50);
   private final Layout.Solved ofFourHundred = fourHundred.solved();
-  private final WarmLayout warm = twoHundred.solved().warm(twoHundred.design());
-  private final Effort hour = Effort.steady(50, 3600);
+  private final ThermalLayout warm = twoHundred.solved().warm(twoHundred.design());
+  private final HeatProfile hour = HeatProfile.steady(50, 3600);
 
   /** A triangle and the pack that goes into it. */
   private record Case(FitPlan plan, Pack pack) {

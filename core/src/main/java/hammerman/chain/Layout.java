@@ -5,7 +5,7 @@ import hammerman.design.Design;
 import hammerman.fit.Arrangement;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
-import hammerman.heat.WarmLayout;
+import hammerman.heat.ThermalLayout;
 import hammerman.interconnect.Network;
 import hammerman.pack.Assembly;
 import hammerman.pack.Contact;
@@ -61,9 +61,9 @@ public record Layout(FitPlan plan, Arrangement arrangement, Optional<Network> co
     }
 
     /** Returns it as it warms in the hottest air, its cells at half charge. */
-    public WarmLayout warm(Design design) {
+    public ThermalLayout warm(Design design) {
       double hottest = design.duty().surroundings().hottestInUse();
-      return new WarmLayout(
+      return new ThermalLayout(
           layout.plan().boxes(),
           layout.arrangement().placing(),
           layout.plan().packing().pattern(),

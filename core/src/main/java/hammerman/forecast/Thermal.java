@@ -3,9 +3,9 @@ package hammerman.forecast;
 import hammerman.chain.Chain;
 import hammerman.chain.Path;
 import hammerman.duty.Load;
-import hammerman.heat.Effort;
 import hammerman.heat.HeatMap;
-import hammerman.heat.WarmLayout;
+import hammerman.heat.HeatProfile;
+import hammerman.heat.ThermalLayout;
 import hammerman.numeric.Root;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Outcome;
@@ -45,7 +45,7 @@ public record Thermal(
 
   private static final double MOST_STEPS = 1800;
 
-  static Thermal of(Chain chain, Run duty, Optional<WarmLayout> layout) {
+  static Thermal of(Chain chain, Run duty, Optional<ThermalLayout> layout) {
     double hottest = chain.design().duty().surroundings().hottestInUse();
     double conductance = chain.path().assembly().conductance();
     double current = chain.demand().continuous();
@@ -60,7 +60,7 @@ public record Thermal(
         settled,
         layout.map(w -> timeToLimit(chain, effort, w)).orElseGet(() -> reached(effort)),
         conductance,
-        layout.map(w -> w.through(effort(chain, duty, DUTY_STEP))));
+        layout.map(w -> w.through(heatProfile(chain, duty, DUTY_STEP))));
   }
 
   /** Heat in the box at a held current, W: I² (cells settled at half charge + strips). */
@@ -76,9 +76,9 @@ public record Thermal(
     return reached(fullEffort(chain, step));
   }
 
-  private static OptionalDouble timeToLimit(Chain chain, Run effort, WarmLayout layout) {
+  private static OptionalDouble timeToLimit(Chain chain, Run effort, ThermalLayout layout) {
     double limit = layout.cell().temperatures().dischargeHighest();
-    HeatMap map = layout.through(effort(chain, effort, EFFORT_STEP), limit);
+    HeatMap map = layout.through(heatProfile(chain, effort, EFFORT_STEP), limit);
     return map.hottest() >= limit ? OptionalDouble.of(map.hottestTime()) : reached(effort);
   }
 
@@ -104,12 +104,12 @@ public record Thermal(
   }
 
   /**
-   * A run as the effort of its cells: currents squared, and the heat that the run makes in its
-   * cells, I (S · OCV − V) less that of the path outside, over that of cells at half charge.
+   * A run as the heat profile of its cells: currents squared, and the heat that the run makes in
+   * its cells, I (S · OCV − V) less that of the path outside, over that of cells at half charge.
    *
    * @param least shortest step, s; a long run has longer ones
    */
-  private static Effort effort(Chain chain, Run run, double least) {
+  private static HeatProfile heatProfile(Chain chain, Run run, double least) {
     double hottest = chain.design().duty().surroundings().hottestInUse();
     double nominal = chain.path().cells(Chain.MIDDLE, hottest, Path.Settling.SETTLED);
     double step = Math.max(least, Math.ceil(run.endTime() / MOST_STEPS));
@@ -133,12 +133,12 @@ public record Thermal(
     for (int s = 0; s < steps; s++) {
       factors[s] = squares[s] > 0 ? factors[s] / squares[s] : 1;
     }
-    return new Effort(step, squares, factors);
+    return new HeatProfile(step, squares, factors);
   }
 
-  /** The duty as the effort of its cells. */
-  static Effort effort(Forecast f) {
-    return effort(f.chain(), f.duty(), DUTY_STEP);
+  /** The duty as the heat profile of its cells. */
+  static HeatProfile heatProfile(Forecast f) {
+    return heatProfile(f.chain(), f.duty(), DUTY_STEP);
   }
 
   /** Heat made in the cells at a sample of a run, W. */

@@ -5,8 +5,8 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * A layout under way through an effort whose currents share out as they do at the start. One is
- * good for one run.
+ * A layout under way through a heat profile whose currents share out as they do at the start. One
+ * is good for one run.
  */
 final class Stepper {
   private static final int FRAMES = 120;
@@ -30,7 +30,7 @@ final class Stepper {
    * @param cellShares heat of the cell at each place over the pack's current squared, Ω
    * @param strapShares the same of strips, links and contacts
    */
-  Stepper(WarmLayout layout, double[] cellShares, double[] strapShares) {
+  Stepper(ThermalLayout layout, double[] cellShares, double[] strapShares) {
     places = layout.grouping().places();
     place = layout.order();
     network = layout.network(place);
@@ -45,21 +45,21 @@ final class Stepper {
     hottest = air;
   }
 
-  /** Steps through an effort, until it ends or a cell is as hot as a limit. */
-  HeatMap run(Effort effort, double limit) {
-    int every = Math.max(1, (effort.steps() + FRAMES - 1) / FRAMES);
+  /** Steps through a heat profile, until it ends or a cell is as hot as a limit. */
+  HeatMap run(HeatProfile profile, double limit) {
+    int every = Math.max(1, (profile.steps() + FRAMES - 1) / FRAMES);
     List<double[]> frames = new ArrayList<>();
     List<Double> times = new ArrayList<>();
     frames.add(frame(t));
     times.add(0.0);
     int steps = 0;
-    while (steps < effort.steps() && hottest < limit) {
-      warm(effort.squares()[steps], effort.factors()[steps], effort.step());
+    while (steps < profile.steps() && hottest < limit) {
+      warm(profile.squares()[steps], profile.factors()[steps], profile.step());
       steps++;
-      note(steps * effort.step());
-      if (steps % every == 0 || steps == effort.steps()) {
+      note(steps * profile.step());
+      if (steps % every == 0 || steps == profile.steps()) {
         frames.add(frame(t));
-        times.add(steps * effort.step());
+        times.add(steps * profile.step());
       }
     }
     double stored = 0;

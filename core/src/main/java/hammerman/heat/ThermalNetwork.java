@@ -35,7 +35,7 @@ public final class ThermalNetwork {
   /**
    * @param order the place of each cell
    */
-  ThermalNetwork(WarmLayout layout, int[] order) {
+  ThermalNetwork(ThermalLayout layout, int[] order) {
     capacity = layout.cell().mass() * layout.cell().specificHeat();
     air = layout.air();
     size = order.length;
@@ -62,7 +62,7 @@ public final class ThermalNetwork {
   }
 
   /** Fills in what each cell touches: its neighbours, the cells over and under it, its box. */
-  private void join(WarmLayout layout, int[] order, int[] index) {
+  private void join(ThermalLayout layout, int[] order, int[] index) {
     Placing placing = layout.placing();
     List<int[]> near = placing.neighbours();
     List<int[]> stacked = placing.stacked();

@@ -3,7 +3,7 @@ package hammerman.remedy;
 import hammerman.cell.CellType;
 import hammerman.finding.Finding;
 import hammerman.forecast.Forecast;
-import hammerman.forecast.Mend;
+import hammerman.forecast.StripRemedy;
 import hammerman.guard.Fusing;
 import hammerman.guard.Parts;
 import hammerman.pack.ConductorMaterial;
@@ -176,7 +176,7 @@ final class CellEdits extends Attempt {
   private void strips() {
     Strip s = thePack().strip();
     if (!second) {
-      Mend.of(now).forEach(m -> edits.add(new Edit(m.what(), m.design())));
+      StripRemedy.of(now).forEach(m -> edits.add(new Edit(m.what(), m.design())));
       if (now.layout().isPresent() && id.equals("strip.current")) {
         bars(s);
       }

@@ -147,7 +147,7 @@ public final class Discharge {
             terms.air(),
             placed == null ? null : InPlace.of(placed.layout(), placed.design(), terms.air()));
     double most = terms.cells().isApart() ? PackState.LONGEST_APART : Double.POSITIVE_INFINITY;
-    return new Course(
+    return new Integration(
             state,
             terms.limits(),
             terms.load(),

@@ -2,8 +2,8 @@ package hammerman.simulation;
 
 import hammerman.chain.Layout;
 import hammerman.design.Design;
+import hammerman.heat.ThermalLayout;
 import hammerman.heat.ThermalNetwork;
-import hammerman.heat.WarmLayout;
 import hammerman.interconnect.CellNetwork;
 
 /**
@@ -20,7 +20,7 @@ record InPlace(CellNetwork joined, ThermalNetwork touching, double[] stripHeat, 
 
   /** Prepares a layout for one run in air of a temperature, K. */
   static InPlace of(Layout.Solved layout, Design design, double air) {
-    WarmLayout warm = layout.warm(design).withAir(air);
+    ThermalLayout warm = layout.warm(design).withAir(air);
     int[] order = warm.order();
     return new InPlace(
         CellNetwork.of(

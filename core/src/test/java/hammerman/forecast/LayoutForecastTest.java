@@ -8,8 +8,8 @@ import hammerman.chain.Layout;
 import hammerman.chain.Path;
 import hammerman.design.Design;
 import hammerman.fit.Filling;
-import hammerman.heat.Effort;
 import hammerman.heat.HeatMap;
+import hammerman.heat.HeatProfile;
 import hammerman.interconnect.Network;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Strip;
@@ -25,22 +25,22 @@ class LayoutForecastTest {
 
   @Test
   void everyMendIsSolvedAnewAndTheBestIsFirst() {
-    List<Mend> mends = Mend.of(BARROW);
-    assertThat(mends).hasSizeGreaterThanOrEqualTo(5);
-    assertThat(mends).extracting(Mend::load).isSorted();
+    List<StripRemedy> remedies = StripRemedy.of(BARROW);
+    assertThat(remedies).hasSizeGreaterThanOrEqualTo(5);
+    assertThat(remedies).extracting(StripRemedy::load).isSorted();
     Layout.Solved now = BARROW.layout().flatMap(Layout::solved).orElseThrow();
     double load = now.network().hardestWorked().map(Network.Segment::load).orElseThrow();
-    assertThat(mends.getFirst().load()).isLessThan(load);
-    for (Mend m : mends) {
+    assertThat(remedies.getFirst().load()).isLessThan(load);
+    for (StripRemedy m : remedies) {
       Network n = Forecast.of(m.design()).layout().flatMap(Layout::solved).orElseThrow().network();
       assertThat(n.heat()).isCloseTo(m.loss(), within(1e-9));
     }
-    assertThat(mends).anyMatch(m -> m.what().startsWith("Take the leads off by a bar"));
+    assertThat(remedies).anyMatch(m -> m.what().startsWith("Take the leads off by a bar"));
   }
 
   @Test
   void warmerCellsDieSooner() {
-    Warmth w = Warmth.of(BARROW).orElseThrow();
+    CellTemperatures w = CellTemperatures.of(BARROW).orElseThrow();
     assertThat(w.hottestYears()).isLessThan(w.coolestYears());
     assertThat(w.map().imbalance()).isCloseTo(0, within(1e-3));
   }
@@ -104,21 +104,23 @@ class LayoutForecastTest {
     }
   }
 
-  /** Squares and factors of an effort are means over its steps: no heat is lost between them. */
+  /**
+   * Squares and factors of a heat profile are means over its steps: no heat is lost between them.
+   */
   @Test
   void anEffortKeepsTheHeatOfItsRun() {
-    Effort effort = Thermal.effort(BARROW);
+    HeatProfile profile = Thermal.heatProfile(BARROW);
     Trace t = BARROW.duty().trace();
     double squares = 0;
     for (int k = 1; k < t.size(); k++) {
       double dt = t.at(Trace.Channel.TIME, k) - t.at(Trace.Channel.TIME, k - 1);
       squares += Math.pow(t.at(Trace.Channel.CURRENT, k), 2) * dt;
     }
-    assertThat(Arrays.stream(effort.squares()).sum() * effort.step())
+    assertThat(Arrays.stream(profile.squares()).sum() * profile.step())
         .isCloseTo(squares, within(1e-9 * squares));
     double cells = 0;
-    for (int k = 0; k < effort.squares().length; k++) {
-      cells += effort.squares()[k] * effort.factors()[k] * effort.step();
+    for (int k = 0; k < profile.squares().length; k++) {
+      cells += profile.squares()[k] * profile.factors()[k] * profile.step();
     }
     double hottest = BARROW.design().duty().surroundings().hottestInUse();
     double nominal = BARROW.chain().path().cells(0.5, hottest, Path.Settling.SETTLED);
@@ -128,10 +130,10 @@ class LayoutForecastTest {
 
   @Test
   void whatCoolingDoesIsWorkedOutForEachWay() {
-    Warmth w = Warmth.of(BARROW).orElseThrow();
-    List<Warmth.Change> changes = Warmth.changes(BARROW);
+    CellTemperatures w = CellTemperatures.of(BARROW).orElseThrow();
+    List<CellTemperatures.Change> changes = CellTemperatures.changes(BARROW);
     assertThat(changes)
-        .extracting(Warmth.Change::what)
+        .extracting(CellTemperatures.Change::what)
         .contains("A fan", "Aluminium plate", "Foam");
     assertThat(map(changes, "A fan").hottest()).isLessThan(w.map().hottest());
     assertThat(map(changes, "Aluminium plate").spread()).isLessThan(w.map().spread());
@@ -143,15 +145,15 @@ class LayoutForecastTest {
         .isEqualTo(Filling.FOAM);
   }
 
-  private static HeatMap map(List<Warmth.Change> changes, String what) {
+  private static HeatMap map(List<CellTemperatures.Change> changes, String what) {
     return changes.stream().filter(c -> c.what().equals(what)).findFirst().orElseThrow().map();
   }
 
   @Test
   void aDesignWithoutABoxHasNeither() {
     Forecast open = Forecast.of(Samples.barrow().withFit(null));
-    assertThat(Warmth.of(open)).isEmpty();
-    assertThat(Warmth.changes(open)).isEmpty();
-    assertThat(Mend.of(open)).isEmpty();
+    assertThat(CellTemperatures.of(open)).isEmpty();
+    assertThat(CellTemperatures.changes(open)).isEmpty();
+    assertThat(StripRemedy.of(open)).isEmpty();
   }
 }

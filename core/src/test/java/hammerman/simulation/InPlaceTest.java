@@ -11,7 +11,7 @@ import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Placing;
-import hammerman.heat.WarmLayout;
+import hammerman.heat.ThermalLayout;
 import hammerman.interconnect.Network;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Contact;
@@ -57,7 +57,7 @@ class InPlaceTest {
     private final CellPopulation cells;
     private final CellCircuit circuit;
     private final Layout.Solved layout;
-    private final WarmLayout warm;
+    private final ThermalLayout warm;
     private final int[] order;
     private final int[] index;
     private final double amperes;

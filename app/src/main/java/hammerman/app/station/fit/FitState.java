@@ -8,8 +8,8 @@ import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
 import hammerman.fit.Outline;
 import hammerman.fit.Placing;
+import hammerman.forecast.CellTemperatures;
 import hammerman.forecast.Forecast;
-import hammerman.forecast.Warmth;
 import hammerman.project.Project;
 import hammerman.unit.InvalidValue;
 import java.util.ArrayList;
@@ -28,7 +28,7 @@ final class FitState {
   private final Session session;
   private final List<Runnable> followers = new ArrayList<>();
   private @Nullable Forecast forecast;
-  private @Nullable Warmth warmth;
+  private @Nullable CellTemperatures temperatures;
   private Overlay overlay = Overlay.GROUPS;
   private Face face = Face.UPPER;
   private boolean shaping;
@@ -100,8 +100,8 @@ final class FitState {
     changed();
   }
 
-  void warmth(@Nullable Warmth value) {
-    warmth = value;
+  void temperatures(@Nullable CellTemperatures value) {
+    temperatures = value;
     if (value != null && frame >= value.map().frames().size()) {
       frame = NONE;
     }
@@ -122,8 +122,8 @@ final class FitState {
   }
 
   /** Temperatures of the layout that is shown; none while they are still worked out. */
-  Optional<Warmth> warmth() {
-    Warmth w = warmth;
+  Optional<CellTemperatures> temperatures() {
+    CellTemperatures w = temperatures;
     int places = layout().map(l -> l.arrangement().placing().places().size()).orElse(0);
     return w != null && w.map().last().length == places ? Optional.of(w) : Optional.empty();
   }
@@ -268,7 +268,7 @@ final class FitState {
 
   /** Frame of the temperatures that is shown. */
   int frame() {
-    return warmth().map(w -> frame < 0 ? w.map().frames().size() - 1 : frame).orElse(NONE);
+    return temperatures().map(w -> frame < 0 ? w.map().frames().size() - 1 : frame).orElse(NONE);
   }
 
   void frame(int value) {

@@ -234,7 +234,7 @@ public final class FitStation implements StationView {
                 Figures.of(n.cellCurrents()[k], Unit.AMPERE),
                 Figures.of(n.current() / grouping.parallel(), Unit.AMPERE),
                 state
-                    .warmth()
+                    .temperatures()
                     .map(w -> w.map().frames().get(state.frame())[k])
                     .filter(t -> !Double.isNaN(t))
                     .map(t -> "; " + Figures.of(t, Unit.CELSIUS, 1) + " in the duty")

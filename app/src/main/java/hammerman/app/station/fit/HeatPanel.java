@@ -8,8 +8,8 @@ import hammerman.app.station.Page;
 import hammerman.finding.Station;
 import hammerman.fit.Filling;
 import hammerman.fit.FitPlan;
+import hammerman.forecast.CellTemperatures;
 import hammerman.forecast.Forecast;
-import hammerman.forecast.Warmth;
 import hammerman.heat.HeatMap;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -76,7 +76,7 @@ final class HeatPanel extends VBox {
   void warm(Forecast f) {
     if (!Objects.equals(warmed, f)) {
       warmed = f;
-      warming.submit(() -> Warmth.of(f), w -> state.warmth(w.orElse(null)));
+      warming.submit(() -> CellTemperatures.of(f), w -> state.temperatures(w.orElse(null)));
     }
   }
 
@@ -88,10 +88,10 @@ final class HeatPanel extends VBox {
     }
     compared = f;
     changes.show(List.of("Being worked out …"), List.of());
-    comparing.submit(() -> Warmth.changes(f), this::show);
+    comparing.submit(() -> CellTemperatures.changes(f), this::show);
   }
 
-  private void show(List<Warmth.Change> found) {
+  private void show(List<CellTemperatures.Change> found) {
     changes.show(
         List.of("", "Hottest", "Spread"),
         found.stream()
@@ -112,7 +112,7 @@ final class HeatPanel extends VBox {
   }
 
   private void follow() {
-    Warmth w = state.warmth().orElse(null);
+    CellTemperatures w = state.temperatures().orElse(null);
     slider.setDisable(w == null);
     if (w == null) {
       moment.setText("Temperatures are being worked out.");

@@ -288,7 +288,7 @@ final class SheetPaint {
                     return none;
                   })
               .orElse(none);
-      case HEAT -> state.warmth().map(w -> w.map().frames().get(state.frame())).orElse(none);
+      case HEAT -> state.temperatures().map(w -> w.map().frames().get(state.frame())).orElse(none);
     };
   }
 

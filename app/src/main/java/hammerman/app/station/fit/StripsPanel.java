@@ -13,7 +13,7 @@ import hammerman.design.Design;
 import hammerman.finding.Station;
 import hammerman.fit.FitPlan;
 import hammerman.forecast.Forecast;
-import hammerman.forecast.Mend;
+import hammerman.forecast.StripRemedy;
 import hammerman.interconnect.Network;
 import hammerman.pack.Conductors;
 import hammerman.pack.Joint;
@@ -32,13 +32,16 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** What carries the current: strips, plate by plate if need be, take-off, links, and what mends. */
+/**
+ * What carries the current: strips, plate by plate if need be, take-off, links, and what mends
+ * them.
+ */
 final class StripsPanel extends VBox {
   private static final int MOST_MENDS = 4;
 
   private final FitState state;
   private final Facts facts = new Facts("fact-name", "fact-value", "fact-value");
-  private final ActTable mends = new ActTable("fit-mends");
+  private final ActTable remedies = new ActTable("fit-remedies");
   private final Label plate = new Label();
   private final TypedField plateStrip;
   private final TypedField usualStrip;
@@ -99,7 +102,7 @@ final class StripsPanel extends VBox {
             new HBox(6, plateStrip, likeAll, face),
             said,
             Page.heading("What mends the hardest-worked place"),
-            mends);
+            remedies);
     state.follow(this::follow);
   }
 
@@ -145,13 +148,13 @@ final class StripsPanel extends VBox {
     Forecast f = state.forecast().orElseThrow();
     if (n == null) {
       facts.show(List.of());
-      mends.show(List.of(), List.of());
+      remedies.show(List.of(), List.of());
       return;
     }
     facts.show(rows(f, n));
     if (getScene() != null && !Objects.equals(mended, n)) {
       mended = n;
-      mending.submit(() -> Mend.of(f), this::showMends);
+      mending.submit(() -> StripRemedy.of(f), this::showRemedies);
     }
   }
 
@@ -166,7 +169,7 @@ final class StripsPanel extends VBox {
     }
     return "%s, %s face: %s of what it carries, %s."
         .formatted(
-            capital(Mend.plate(p, series)),
+            capital(StripRemedy.plate(p, series)),
             p % 2 == 1 ? "upper" : "lower",
             Figures.of(most, Unit.PERCENT, 0),
             Figures.of(heat, Unit.WATT));
@@ -201,8 +204,8 @@ final class StripsPanel extends VBox {
         List.of("Most of an equal share", Figures.of(share, Unit.PERCENT, 0), ""));
   }
 
-  private void showMends(List<Mend> found) {
-    mends.show(
+  private void showRemedies(List<StripRemedy> found) {
+    remedies.show(
         List.of("", "Load", "Share", "Loss"),
         found.stream()
             .limit(MOST_MENDS)
@@ -220,7 +223,7 @@ final class StripsPanel extends VBox {
   }
 
   /** Only what a mend changes is taken over, so that edits made meanwhile stay. */
-  private static Design take(Design now, Mend m) {
+  private static Design take(Design now, StripRemedy m) {
     return now.withFit(m.design().fit()).withPack(now.pack().withStrip(m.design().pack().strip()));
   }
 

@@ -31,7 +31,7 @@ import java.util.stream.IntStream;
  * @param grouping which group each belongs to
  * @param network currents at any current of the pack; shares hold for every other
  * @param cell the cell type
- * @param resistance of one cell as it makes heat, Ω; an effort's factors are over it
+ * @param resistance of one cell as it makes heat, Ω; a heat profile's factors are over it
  * @param inBox resistance of what else carries the pack's current in the box of the first group, Ω
  * @param air temperature, K
  * @param filling what lies between
@@ -39,7 +39,7 @@ import java.util.stream.IntStream;
  * @param contact of cells with the box
  */
 @RecordBuilder
-public record WarmLayout(
+public record ThermalLayout(
     List<Container> boxes,
     Placing placing,
     Packing.Pattern pattern,
@@ -52,20 +52,20 @@ public record WarmLayout(
     Filling filling,
     Cooling cooling,
     Contact contact)
-    implements WarmLayoutBuilder.With {
+    implements ThermalLayoutBuilder.With {
 
-  public WarmLayout {
+  public ThermalLayout {
     boxes = List.copyOf(boxes);
   }
 
-  /** Follows an effort, from the air's temperature. */
-  public HeatMap through(Effort effort) {
-    return through(effort, Double.POSITIVE_INFINITY);
+  /** Follows a heat profile, from the air's temperature. */
+  public HeatMap through(HeatProfile profile) {
+    return through(profile, Double.POSITIVE_INFINITY);
   }
 
-  /** Follows an effort until its end or until the first cell is as hot as a limit, K. */
-  public HeatMap through(Effort effort, double limit) {
-    return new Stepper(this, cellShares(), strapShares()).run(effort, limit);
+  /** Follows a heat profile until its end or until the first cell is as hot as a limit, K. */
+  public HeatMap through(HeatProfile profile, double limit) {
+    return new Stepper(this, cellShares(), strapShares()).run(profile, limit);
   }
 
   /** Returns the heat shed per kelvin above the air if all cells are equally warm, W/K. */

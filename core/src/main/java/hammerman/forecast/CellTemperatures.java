@@ -3,9 +3,9 @@ package hammerman.forecast;
 import hammerman.chain.Layout;
 import hammerman.fit.Filling;
 import hammerman.fit.FitPlan;
-import hammerman.heat.Effort;
 import hammerman.heat.HeatMap;
-import hammerman.heat.WarmLayout;
+import hammerman.heat.HeatProfile;
+import hammerman.heat.ThermalLayout;
 import hammerman.pack.Cooling;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,17 +18,17 @@ import java.util.Optional;
  * @param hottestYears life of a cell as warm in use as the warmest, years
  * @param coolestYears life of a cell as warm in use as the coolest, years
  */
-public record Warmth(HeatMap map, double hottestYears, double coolestYears) {
+public record CellTemperatures(HeatMap map, double hottestYears, double coolestYears) {
 
   /** Works it out; empty without groups. */
-  public static Optional<Warmth> of(Forecast f) {
+  public static Optional<CellTemperatures> of(Forecast f) {
     return f.thermal().map().map(m -> of(f, m));
   }
 
-  private static Warmth of(Forecast f, HeatMap map) {
+  private static CellTemperatures of(Forecast f, HeatMap map) {
     double air = f.design().duty().surroundings().hottestInUse();
     double[] means = HeatMap.range(map.means());
-    return new Warmth(map, years(f, means[1] - air), years(f, means[0] - air));
+    return new CellTemperatures(map, years(f, means[1] - air), years(f, means[0] - air));
   }
 
   private static double years(Forecast f, double rise) {
@@ -50,8 +50,8 @@ public record Warmth(HeatMap map, double hottestYears, double coolestYears) {
     if (solved.isEmpty()) {
       return List.of();
     }
-    WarmLayout layout = solved.get().warm(f.design());
-    Effort effort = Thermal.effort(f);
+    ThermalLayout layout = solved.get().warm(f.design());
+    HeatProfile profile = Thermal.heatProfile(f);
     FitPlan plan = solved.get().layout().plan();
     List<Change> changes = new ArrayList<>();
     for (Filling filling : Filling.values()) {
@@ -60,13 +60,13 @@ public record Warmth(HeatMap map, double hottestYears, double coolestYears) {
             new Change(
                 filling.label(),
                 Optional.of(plan.withFilling(filling)),
-                layout.withFilling(filling).through(effort)));
+                layout.withFilling(filling).through(profile)));
       }
     }
     if (layout.cooling() != Cooling.MOVING_AIR) {
       changes.add(
           new Change(
-              "A fan", Optional.empty(), layout.withCooling(Cooling.MOVING_AIR).through(effort)));
+              "A fan", Optional.empty(), layout.withCooling(Cooling.MOVING_AIR).through(profile)));
     }
     FitPlan wider = plan.withPacking(plan.packing().withGap(plan.packing().gap() + 1e-3));
     Layout.of(f.chain(), wider)
@@ -75,7 +75,7 @@ public record Warmth(HeatMap map, double hottestYears, double coolestYears) {
             s ->
                 changes.add(
                     new Change(
-                        "1 mm more gap", Optional.of(wider), s.warm(f.design()).through(effort))));
+                        "1 mm more gap", Optional.of(wider), s.warm(f.design()).through(profile))));
     return changes;
   }
 }

@@ -6,7 +6,7 @@ import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 
 /** One discharge under way: goes through the load step by step and keeps the books. */
-final class Course {
+final class Integration {
   /** Ends are found to within this, s. */
   private static final double SOONEST = 1e-9;
 
@@ -34,7 +34,8 @@ final class Course {
   /**
    * @param cells keeps what each cell goes through, if that is wanted
    */
-  Course(PackState state, Limits limits, Load load, double step, @Nullable CellRecorder cells) {
+  Integration(
+      PackState state, Limits limits, Load load, double step, @Nullable CellRecorder cells) {
     this.cells = cells;
     this.state = state;
     this.limits = limits;

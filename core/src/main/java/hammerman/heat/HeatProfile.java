@@ -11,9 +11,9 @@ import java.util.Arrays;
  *     cells that relax take heat back from a braking current
  */
 @SuppressWarnings("ArrayRecordComponent")
-public record Effort(double step, double[] squares, double[] factors) {
+public record HeatProfile(double step, double[] squares, double[] factors) {
 
-  public Effort {
+  public HeatProfile {
     if (!(step > 0) || squares.length != factors.length) {
       throw new IllegalArgumentException(
           "steps of %s s, %d squares, %d factors".formatted(step, squares.length, factors.length));
@@ -21,12 +21,12 @@ public record Effort(double step, double[] squares, double[] factors) {
   }
 
   /** Returns a current (A) held for a time (s), in steps of 1 s. */
-  public static Effort steady(double amperes, int seconds) {
+  public static HeatProfile steady(double amperes, int seconds) {
     double[] squares = new double[seconds];
     Arrays.fill(squares, amperes * amperes);
     double[] factors = new double[seconds];
     Arrays.fill(factors, 1);
-    return new Effort(1, squares, factors);
+    return new HeatProfile(1, squares, factors);
   }
 
   int steps() {

@@ -21,23 +21,23 @@ import java.util.List;
  * @param share largest share of a group's current that one cell carries, 1 when equal
  * @param loss in strips, links and contacts at the continuous current, W
  */
-public record Mend(String what, Design design, double load, double share, double loss) {
+public record StripRemedy(String what, Design design, double load, double share, double loss) {
   /** Thickness of the copper and of the steel overlay suggested, m; usual for hand-built packs. */
   private static final double COPPER = 0.2e-3;
 
   private static final double STEEL = 0.1e-3;
 
   /** Suggests what may mend the hardest-worked place, each with its effect; the best first. */
-  public static List<Mend> of(Forecast f) {
+  public static List<StripRemedy> of(Forecast f) {
     return f.layout().flatMap(Layout::solved).map(s -> of(f, s)).orElse(List.of());
   }
 
-  private static List<Mend> of(Forecast f, Layout.Solved now) {
+  private static List<StripRemedy> of(Forecast f, Layout.Solved now) {
     Design design = f.design();
     Strip usual = design.pack().strip();
     FitPlan plan = now.layout().plan();
     Conductors led = plan.conductors();
-    List<Mend> mends = new ArrayList<>();
+    List<StripRemedy> remedies = new ArrayList<>();
     now.network()
         .hardestWorked()
         .ifPresent(
@@ -45,19 +45,19 @@ public record Mend(String what, Design design, double load, double share, double
               int p = worst.plate();
               String where = plate(p, design.pack().series());
               Strip there = worst.strip();
-              mends.add(
+              remedies.add(
                   led("Double the strip " + where, design, plan, led.with(p, thicker(there))));
               if (there.material() != ConductorMaterial.COPPER) {
-                mends.add(led("Copper " + where, design, plan, led.with(p, copper(there))));
+                remedies.add(led("Copper " + where, design, plan, led.with(p, copper(there))));
               }
             });
-    mends.add(strip("Double all strips", design, thicker(usual)));
+    remedies.add(strip("Double all strips", design, thicker(usual)));
     if (usual.material() != ConductorMaterial.COPPER) {
-      mends.add(strip("Copper with a steel overlay everywhere", design, copper(usual)));
+      remedies.add(strip("Copper with a steel overlay everywhere", design, copper(usual)));
     }
     for (TakeOff t : TakeOff.values()) {
       if (t.ordinal() > led.takeOff().ordinal()) {
-        mends.add(
+        remedies.add(
             led(
                 t == TakeOff.BOTH_ENDS
                     ? "Take the leads off at both ends of the end groups"
@@ -67,12 +67,12 @@ public record Mend(String what, Design design, double load, double share, double
                 led.withTakeOff(t)));
       }
     }
-    mends.sort(
+    remedies.sort(
         (a, b) ->
             a.load() != b.load()
                 ? Double.compare(a.load(), b.load())
                 : Double.compare(a.loss(), b.loss()));
-    return mends;
+    return remedies;
   }
 
   /** Names a plate by the groups that it joins. */
@@ -92,18 +92,18 @@ public record Mend(String what, Design design, double load, double share, double
     return new Strip(ConductorMaterial.COPPER, COPPER, s.width(), 1, STEEL);
   }
 
-  private static Mend led(String what, Design design, FitPlan plan, Conductors led) {
+  private static StripRemedy led(String what, Design design, FitPlan plan, Conductors led) {
     return of(what, design.withFit(plan.withConductors(led)));
   }
 
-  private static Mend strip(String what, Design design, Strip strip) {
+  private static StripRemedy strip(String what, Design design, Strip strip) {
     return of(what, design.withPack(design.pack().withStrip(strip)));
   }
 
-  private static Mend of(String what, Design changed) {
+  private static StripRemedy of(String what, Design changed) {
     Layout.Solved s = LaidOut.of(changed).solved().orElseThrow();
     Network n = s.network();
-    return new Mend(
+    return new StripRemedy(
         what,
         changed,
         n.hardestWorked().map(Network.Segment::load).orElse(0.0),

@@ -26,7 +26,7 @@ import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
 import org.junit.jupiter.api.Test;
 
-class WarmLayoutTest {
+class ThermalLayoutTest {
   private static final double AIR = 298.15;
   private static final double R = 0.02;
 
@@ -35,17 +35,17 @@ class WarmLayoutTest {
 
   private static final Strip NICKEL = Strip.plain(ConductorMaterial.NICKEL, 0.15e-3, 8e-3, 1);
 
-  private static WarmLayout layout(Filling filling, Cooling cooling) {
+  private static ThermalLayout layout(Filling filling, Cooling cooling) {
     return layout(Layouts.plan(Outline.rectangle(0.2, 0.16)), 10, filling, cooling);
   }
 
-  private static WarmLayout layout(FitPlan plan, int series, Filling filling, Cooling cooling) {
+  private static ThermalLayout layout(FitPlan plan, int series, Filling filling, Cooling cooling) {
     CellType cell = Samples.cell("b21700");
     Arrangement a = Layouts.arranged(plan, series, 6, NICKEL);
     Grouping g = a.grouping().orElseThrow();
     Network n =
         Network.of(plan.boxes(), a, g, Layouts.led(TakeOff.WHOLE_GROUP), NICKEL, 0.016, 20, AIR);
-    return new WarmLayout(
+    return new ThermalLayout(
         plan.boxes(),
         a.placing(),
         Packing.Pattern.HEXAGONAL,
@@ -61,7 +61,7 @@ class WarmLayoutTest {
   }
 
   private static HeatMap heat(Filling filling, Cooling cooling, int seconds) {
-    return layout(filling, cooling).through(Effort.steady(30, seconds));
+    return layout(filling, cooling).through(HeatProfile.steady(30, seconds));
   }
 
   @Test
@@ -98,8 +98,8 @@ class WarmLayoutTest {
    */
   @Test
   void perfectContactIsTheLumpedModel() {
-    WarmLayout one = layout(Filling.PLATE, Cooling.SEALED).withContact(new Contact(1e4, 1e4));
-    HeatMap map = one.through(Effort.steady(30, 3600));
+    ThermalLayout one = layout(Filling.PLATE, Cooling.SEALED).withContact(new Contact(1e4, 1e4));
+    HeatMap map = one.through(HeatProfile.steady(30, 3600));
     CellType cell = one.cell();
     double capacity = 60 * cell.mass() * cell.specificHeat();
     double g = Cooling.SEALED.heatTransfer() * OUTSIDE;
@@ -113,8 +113,8 @@ class WarmLayoutTest {
   /** The settled temperatures against a direct solve of G T = P for the same network. */
   @Test
   void theSteadyStateIsThatOfADirectSolve() {
-    WarmLayout w = layout(Filling.HOLDER, Cooling.MOVING_AIR);
-    HeatMap map = w.through(Effort.steady(30, 80_000));
+    ThermalLayout w = layout(Filling.HOLDER, Cooling.MOVING_AIR);
+    HeatMap map = w.through(HeatProfile.steady(30, 80_000));
     List<int[]> near = w.placing().neighbours();
     int[] group = w.grouping().group();
     int n = group.length;
@@ -159,7 +159,7 @@ class WarmLayoutTest {
   }
 
   /** Heat of each place at 30 A: cell, its contacts, and half of every strip it sits under. */
-  private static double[] heats(WarmLayout w) {
+  private static double[] heats(ThermalLayout w) {
     double[] heat = new double[w.grouping().places()];
     Network n = w.network().at(30);
     for (int k = 0; k < heat.length; k++) {
@@ -175,12 +175,13 @@ class WarmLayoutTest {
 
   @Test
   void fullEffortLastsUntilTheLimit() {
-    WarmLayout w = layout(Filling.AIR, Cooling.SEALED);
+    ThermalLayout w = layout(Filling.AIR, Cooling.SEALED);
     double limit = 333.15;
-    double seconds = w.through(Effort.steady(60, 4 * 3600), limit).hottestTime();
-    assertThat(w.through(Effort.steady(60, (int) seconds)).hottest()).isGreaterThanOrEqualTo(limit);
-    assertThat(w.through(Effort.steady(60, (int) seconds - 1)).hottest()).isLessThan(limit);
-    assertThat(w.through(Effort.steady(5, 4 * 3600), limit).hottest()).isLessThan(limit);
+    double seconds = w.through(HeatProfile.steady(60, 4 * 3600), limit).hottestTime();
+    assertThat(w.through(HeatProfile.steady(60, (int) seconds)).hottest())
+        .isGreaterThanOrEqualTo(limit);
+    assertThat(w.through(HeatProfile.steady(60, (int) seconds - 1)).hottest()).isLessThan(limit);
+    assertThat(w.through(HeatProfile.steady(5, 4 * 3600), limit).hottest()).isLessThan(limit);
   }
 
   @Test
@@ -193,7 +194,7 @@ class WarmLayoutTest {
   }
 
   /** Two layers of 60 cells each in a box of twice the depth. */
-  private static WarmLayout layers(Cooling cooling) {
+  private static ThermalLayout layers(Cooling cooling) {
     FitPlan plan = Layouts.plan(Outline.rectangle(0.2, 0.16));
     FitPlan deep =
         plan.withBoxes(plan.boxes().stream().map(b -> b.withDepth(0.15)).toList())
@@ -204,7 +205,7 @@ class WarmLayoutTest {
   /** Each cell touches the box with one end only, the other one with the cell of its column. */
   @Test
   void layersTouchEndToEndAndTheBoxWithOneEndEach() {
-    WarmLayout w = layers(Cooling.SEALED);
+    ThermalLayout w = layers(Cooling.SEALED);
     int[] group = w.grouping().group();
     List<int[]> stacked = w.placing().stacked();
     List<int[]> beside = w.placing().neighbours();
@@ -224,15 +225,15 @@ class WarmLayoutTest {
     }
     double outside = Cooling.SEALED.heatTransfer() * w.boxes().getFirst().surface();
     assertThat(w.conductance()).isCloseTo(inside * outside / (inside + outside), within(1e-9));
-    HeatMap map = w.through(Effort.steady(30, 7200));
+    HeatMap map = w.through(HeatProfile.steady(30, 7200));
     assertThat(map.imbalance()).isCloseTo(0, within(1e-3));
   }
 
   /** The lump with the layout's own conductance warms as the mean of its cells does. */
   @Test
   void theMeanOfTheCellsFollowsTheLumpOfTheSameConductance() {
-    WarmLayout w = layout(Filling.PLATE, Cooling.OPEN);
-    HeatMap map = w.through(Effort.steady(30, 7200));
+    ThermalLayout w = layout(Filling.PLATE, Cooling.OPEN);
+    HeatMap map = w.through(HeatProfile.steady(30, 7200));
     double capacity = 60 * w.cell().mass() * w.cell().specificHeat();
     double g = w.conductance();
     double rise = map.made() / 7200 / g * (1 - Math.exp(-g * 7200 / capacity));
@@ -241,16 +242,16 @@ class WarmLayoutTest {
     assertThat(mean).isCloseTo(rise, within(0.03 * rise));
   }
 
-  /** Longer steps of the same effort change nothing that anyone could measure. */
+  /** Longer steps of the same profile change nothing that anyone could measure. */
   @Test
   void theLengthOfTheStepDoesNotMatter() {
-    WarmLayout w = layout(Filling.HOLDER, Cooling.SEALED);
+    ThermalLayout w = layout(Filling.HOLDER, Cooling.SEALED);
     double[] squares = new double[720];
     double[] ones = new double[720];
     Arrays.fill(squares, 900);
     Arrays.fill(ones, 1);
-    HeatMap coarse = w.through(new Effort(5, squares, ones));
-    HeatMap fine = w.through(Effort.steady(30, 3600));
+    HeatMap coarse = w.through(new HeatProfile(5, squares, ones));
+    HeatMap fine = w.through(HeatProfile.steady(30, 3600));
     assertThat(coarse.hottest()).isCloseTo(fine.hottest(), within(0.01));
     assertThat(coarse.hottestPlace()).isEqualTo(fine.hottestPlace());
   }
@@ -258,12 +259,12 @@ class WarmLayoutTest {
   /** A factor on the cells leaves the heat of the strips alone. */
   @Test
   void warmerCellsMakeLessHeatAndStripsAsMuch() {
-    WarmLayout w = layout(Filling.HOLDER, Cooling.SEALED);
-    Effort cold = Effort.steady(30, 600);
+    ThermalLayout w = layout(Filling.HOLDER, Cooling.SEALED);
+    HeatProfile cold = HeatProfile.steady(30, 600);
     double[] half = new double[600];
     Arrays.fill(half, 0.5);
     double full = w.through(cold).made();
-    double less = w.through(new Effort(1, cold.squares(), half)).made();
+    double less = w.through(new HeatProfile(1, cold.squares(), half)).made();
     double cells = Arrays.stream(w.network().at(30).cellCurrents()).map(i -> i * i * R).sum() * 600;
     assertThat(full - less).isCloseTo(cells / 2, within(1e-6 * cells));
   }
@@ -271,14 +272,14 @@ class WarmLayoutTest {
   /** All that the current heats is made: cells, contacts, strips, links, and what is in the box. */
   @Test
   void theHeatMadeIsThatOfAllTheCurrentGoesThrough() {
-    WarmLayout w = layers(Cooling.SEALED).withInBox(4e-3);
+    ThermalLayout w = layers(Cooling.SEALED).withInBox(4e-3);
     Network n = w.network().at(30);
     double cells = Arrays.stream(n.cellCurrents()).map(i -> i * i * R).sum();
     double strips = n.segments().stream().mapToDouble(Network.Segment::heat).sum();
     double links = n.links().stream().mapToDouble(Network.Segment::heat).sum();
     assertThat(links).isPositive();
     double watts = cells + n.contactHeat() + strips + links + 30 * 30 * 4e-3;
-    HeatMap map = w.through(Effort.steady(30, 200));
+    HeatMap map = w.through(HeatProfile.steady(30, 200));
     assertThat(map.made()).isCloseTo(watts * 200, within(1e-6 * map.made()));
     assertThat(map.imbalance()).isCloseTo(0, within(1e-3));
     assertThat(map.imbalance()).isEqualTo((map.made() - map.shed() - map.stored()) / map.made());
@@ -287,10 +288,10 @@ class WarmLayoutTest {
   /** A BMS in the box warms its air, which holds back the cells' heat. */
   @Test
   void whatElseGetsWarmInTheBoxWarmsItsAir() {
-    WarmLayout bare = layout(Filling.HOLDER, Cooling.SEALED);
-    WarmLayout with = bare.withInBox(10e-3);
-    HeatMap alone = bare.through(Effort.steady(30, 90_000));
-    HeatMap warmed = with.through(Effort.steady(30, 90_000));
+    ThermalLayout bare = layout(Filling.HOLDER, Cooling.SEALED);
+    ThermalLayout with = bare.withInBox(10e-3);
+    HeatMap alone = bare.through(HeatProfile.steady(30, 90_000));
+    HeatMap warmed = with.through(HeatProfile.steady(30, 90_000));
     // Settled, the box's air is warmer by P / hA, and so is every cell.
     double more = 30 * 30 * 10e-3 / (Cooling.SEALED.heatTransfer() * OUTSIDE);
     for (int k = 0; k < alone.last().length; k++) {
@@ -302,8 +303,8 @@ class WarmLayoutTest {
 
   @Test
   void theMeansAreOverEveryStep() {
-    WarmLayout w = layout(Filling.AIR, Cooling.SEALED);
-    HeatMap map = w.through(Effort.steady(40, 100));
+    ThermalLayout w = layout(Filling.AIR, Cooling.SEALED);
+    HeatMap map = w.through(HeatProfile.steady(40, 100));
     assertThat(map.frames()).as("so few that each is kept").hasSize(101);
     for (int k = 0; k < map.means().length; k++) {
       int place = k;
@@ -314,7 +315,7 @@ class WarmLayoutTest {
         assertThat(map.means()[k]).isCloseTo(mean, within(1e-9));
       }
     }
-    HeatMap none = w.through(new Effort(1, new double[0], new double[0]));
+    HeatMap none = w.through(new HeatProfile(1, new double[0], new double[0]));
     assertThat(none.hottest()).isEqualTo(AIR);
     assertThat(Arrays.stream(none.means()).filter(t -> !Double.isNaN(t))).containsOnly(AIR);
     assertThat(none.stored()).isZero();
@@ -342,11 +343,11 @@ class WarmLayoutTest {
   /** Short steps or long ones of a hot plate: never so long that the stiffest cell swings. */
   @Test
   void longStepsAreCutUntilTheStiffestCellBearsThem() {
-    WarmLayout w = layout(Filling.PLATE, Cooling.MOVING_AIR);
+    ThermalLayout w = layout(Filling.PLATE, Cooling.MOVING_AIR);
     double[] squares = {900, 900, 900};
     double[] ones = {1, 1, 1};
-    HeatMap coarse = w.through(new Effort(1200, squares, ones));
-    HeatMap fine = w.through(Effort.steady(30, 3600));
+    HeatMap coarse = w.through(new HeatProfile(1200, squares, ones));
+    HeatMap fine = w.through(HeatProfile.steady(30, 3600));
     double rise = fine.hottest() - AIR;
     assertThat(coarse.hottest()).isCloseTo(fine.hottest(), within(0.02 * rise));
     assertThat(coarse.imbalance()).isCloseTo(0, within(1e-3));
@@ -354,9 +355,9 @@ class WarmLayoutTest {
 
   @Test
   void stepsOfNoLengthAndListsThatDoNotMatchAreRefused() {
-    assertThatThrownBy(() -> new Effort(0, new double[2], new double[2]))
+    assertThatThrownBy(() -> new HeatProfile(0, new double[2], new double[2]))
         .hasMessageContaining("steps of 0.0 s");
-    assertThatThrownBy(() -> new Effort(1, new double[2], new double[3]))
+    assertThatThrownBy(() -> new HeatProfile(1, new double[2], new double[3]))
         .hasMessageContaining("2 squares, 3 factors");
   }
 }
