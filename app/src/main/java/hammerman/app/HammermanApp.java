@@ -1,5 +1,6 @@
 package hammerman.app;
 
+import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
 import hammerman.app.session.Workshop;
@@ -101,6 +102,7 @@ public final class HammermanApp extends Application {
     settings.put("y", stage.getY());
     settings.put("width", stage.getScene().getWidth());
     settings.put("height", stage.getScene().getHeight());
+    Latest.giveUpAll();
     workshop.close();
   }
 

@@ -94,6 +94,7 @@ final class Desk {
   void close() {
     fx(
         () -> {
+          Latest.giveUpAll();
           workshop.close();
           stage.hide();
           return null;

@@ -54,7 +54,7 @@ class ForecastingTest extends AtTheDesk {
           return null;
         });
     cells();
-    assertThat(desk.text("#every-cell")).startsWith("Lay the pack out at Fit first");
+    assertThat(desk.text("#every-cell")).startsWith("Lay the pack out at Fit, or measure");
     assertThat(desk.isShown("#cells-sheet")).isFalse();
   }
 

@@ -8,13 +8,19 @@ import hammerman.app.theme.Theme;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.finding.Station;
+import hammerman.forecast.EveryCell;
+import hammerman.forecast.Forecast;
 import hammerman.guard.Protection;
 import hammerman.project.Shipped;
+import hammerman.simulation.CellTrace;
+import hammerman.simulation.Day;
+import hammerman.simulation.Run;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -154,6 +160,33 @@ class PicturesTest extends AtTheDesk {
 
   private static List<String> words(Picture picture) {
     return Written.in(picture).stream().map(w -> w.text().replace('\u00a0', ' ')).toList();
+  }
+
+  @Test
+  void theRunTraceNamesTheLowestGroupAndTheHottestCell() {
+    desk.example();
+    desk.go(Station.FORECAST);
+    Picture trace = desk.find("#run-trace", Picture.class);
+    desk.until(() -> words(trace).stream().anyMatch(w -> w.endsWith(" hottest")));
+    Forecast f = Desk.fx(() -> desk.session.forecastProperty().get());
+    Run hottest = EveryCell.of(f).orElseThrow().day(Day.Kind.HOTTEST).run();
+    CellTrace cells = hottest.cells().orElseThrow();
+    assertThat(Desk.fx(() -> words(trace)))
+        .contains(
+            "Voltage at the machine, V; group %d lowest"
+                .formatted(cells.lowest().place().group() + 1),
+            "Mean cell temperature, °C; %s hottest".formatted(cells.hottest().place().words()));
+    int k = cells.at(0.2 * f.onward().endTime());
+    double low = Arrays.stream(cells.voltage().get(k)).min().orElseThrow();
+    double hot = Arrays.stream(cells.kelvin().get(k)).max().orElseThrow();
+    assertThat(pointed("#run-trace", 20))
+        .contains(
+            ("lowest " + Figures.of(low, Unit.VOLT, 2)).replace('\u00a0', ' '),
+            ("hottest " + Figures.of(hot, Unit.CELSIUS, 1)).replace('\u00a0', ' '));
+    pointed("#run-trace", 78);
+    assertThat(Desk.fx(() -> words(trace)))
+        .as("beyond the duty they were not run")
+        .noneMatch(w -> w.startsWith("hottest "));
   }
 
   @Test

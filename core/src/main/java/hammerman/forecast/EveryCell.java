@@ -10,9 +10,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The four days with every cell in its place: joined by the very strips of the layout, each as warm
- * as its neighbours and its box make it. A forecast's own days take all cells for alike; these take
- * longer, and tell which group and which cell.
+ * The four days cell by cell: joined by the very strips of the layout, each as warm as its
+ * neighbours and its box make it; measured cells that are not laid out are in ideal groups. A
+ * forecast's own days take all cells for alike; these take longer, and tell which group and which
+ * cell.
  *
  * @param days as in the forecast, each run with its cells
  */
@@ -26,22 +27,30 @@ public record EveryCell(List<Day> days) {
     days = List.copyOf(days);
   }
 
-  /** Whether there is one pack, laid out, and a duty not too long to run cell by cell. */
+  /**
+   * Whether there is one pack, laid out or of measured cells, and a duty not too long to run cell
+   * by cell.
+   */
   public static boolean possible(Forecast f) {
     double steps = f.design().duty().task().load().duration() / STEP;
     return f.pair().isEmpty()
-        && f.layout().flatMap(Layout::solved).isPresent()
+        && (isLaidOut(f) || f.design().pack().matched().isPresent())
         && Day.Kind.values().length * steps * f.design().pack().cells() < MOST;
+  }
+
+  /** Whether each cell has its place, strips and neighbours; in ideal groups otherwise. */
+  public static boolean isLaidOut(Forecast f) {
+    return f.layout().flatMap(Layout::solved).isPresent();
   }
 
   /** Runs them; empty where that is not possible. Some 100 ms for four hours of 80 cells. */
   public static Optional<EveryCell> of(Forecast f) {
-    if (!possible(f)) {
-      return Optional.empty();
-    }
-    return f.layout()
-        .flatMap(Layout::solved)
-        .map(s -> new EveryCell(Day.inPlace(f.chain(), s, Forecast.worn(f.life()))));
+    return possible(f)
+        ? Optional.of(
+            new EveryCell(
+                Day.cellByCell(
+                    f.chain(), f.layout().flatMap(Layout::solved), Forecast.worn(f.life()))))
+        : Optional.empty();
   }
 
   /** Returns a day of a kind. */

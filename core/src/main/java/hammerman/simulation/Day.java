@@ -9,6 +9,7 @@ import hammerman.unit.Unit;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * The duty on one kind of day, from the charge ceiling, the cells as warm as the air at the start.
@@ -79,8 +80,12 @@ public record Day(Kind kind, double air, Run run, double left) {
         .toList();
   }
 
-  /** Runs the duty on all four days with every cell in its place, on all processors. */
-  public static List<Day> inPlace(Chain chain, Layout.Solved layout, Health worn) {
+  /**
+   * Runs the duty on all four days cell by cell, on all processors.
+   *
+   * @param layout where each cell is; in ideal groups if it is not known
+   */
+  public static List<Day> cellByCell(Chain chain, Optional<Layout.Solved> layout, Health worn) {
     return Arrays.stream(Kind.values())
         .parallel()
         .map(
@@ -88,11 +93,14 @@ public record Day(Kind kind, double air, Run run, double left) {
                 of(
                     chain,
                     kind,
-                    run(chain, kind, worn)
-                        .inPlace(chain.design(), layout)
+                    cellByCell(run(chain, kind, worn), chain, layout)
                         .withStep(STEP_IN_PLACE)
                         .run()))
         .toList();
+  }
+
+  private static Discharge cellByCell(Discharge run, Chain chain, Optional<Layout.Solved> layout) {
+    return layout.map(l -> run.inPlace(chain.design(), l)).orElseGet(run::cellByCell);
   }
 
   /** The temperature of the air on a day of a kind, K. */

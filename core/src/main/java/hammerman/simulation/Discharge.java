@@ -30,6 +30,7 @@ public final class Discharge {
    * @param soc at the start, 0 to 1
    * @param air its temperature, K
    * @param step the longest, s
+   * @param told whether the run tells of each group and cell
    * @param layout the places of the cells, with the design that they are of
    */
   @RecordBuilder
@@ -42,6 +43,7 @@ public final class Discharge {
       double soc,
       double air,
       double step,
+      boolean told,
       @Nullable Placed layout)
       implements DischargeTermsBuilder.With {}
 
@@ -70,6 +72,7 @@ public final class Discharge {
             startSoc,
             ambient,
             stepFor(load),
+            false,
             null));
   }
 
@@ -85,6 +88,7 @@ public final class Discharge {
             startSoc,
             ambient,
             stepFor(load),
+            false,
             null));
   }
 
@@ -122,13 +126,17 @@ public final class Discharge {
 
   /**
    * Returns the same discharge with every cell in its place: joined by the very strips of a layout,
-   * and as warm as what it touches makes it. The run then tells of each group and cell.
+   * and as warm as what it touches makes it.
    *
    * @param design that is laid out
    */
   public Discharge inPlace(Design design, Layout.Solved layout) {
-    return new Discharge(
-        terms.withCells(terms.cells().each()).withLayout(new Placed(design, layout)));
+    return new Discharge(cellByCell().terms.withLayout(new Placed(design, layout)));
+  }
+
+  /** Returns the same discharge with every cell by itself; the run tells of each group and cell. */
+  public Discharge cellByCell() {
+    return new Discharge(terms.withCells(terms.cells().each()).withTold(true));
   }
 
   /**
@@ -152,7 +160,7 @@ public final class Discharge {
             terms.limits(),
             terms.load(),
             Math.min(terms.step(), most),
-            placed == null ? null : new CellRecorder(state))
+            terms.told() ? new CellRecorder(state) : null)
         .run();
   }
 

@@ -14,6 +14,8 @@ import hammerman.project.ProjectDocument;
 import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
 import hammerman.simulation.CellPopulation;
+import hammerman.simulation.CellTrace;
+import hammerman.simulation.Day;
 import hammerman.simulation.Outcome;
 import hammerman.simulation.Run;
 import hammerman.unit.InvalidValue;
@@ -67,6 +69,21 @@ class MeasuredPackTest {
         .as("the same cells in all")
         .isCloseTo(level.design().pack().capacity(), within(1e-9));
     assertThat(chargeOut(f)).isCloseTo(6 * 3.6, within(0.15)).isLessThan(0.94 * chargeOut(level));
+  }
+
+  @Test
+  void measuredCellsAreToldApartBeforeTheyHaveAPlace() {
+    Forecast f = Forecast.of(with(groups(g -> g == 4 ? 3.6 : 4.0, 0.024)));
+    EveryCell each = EveryCell.of(f).orElseThrow();
+    for (Day.Kind kind : Day.Kind.values()) {
+      CellTrace cells = each.day(kind).run().cells().orElseThrow();
+      assertThat(cells.lowest().place().group()).as("lowest, %s", kind).isEqualTo(4);
+      double[] first = cells.voltage().getFirst();
+      double[] last = cells.voltage().getLast();
+      assertThat(first[0] - first[4]).isLessThan(0.01);
+      assertThat(last[0] - last[4]).as("apart at the end, V").isGreaterThan(0.02);
+    }
+    assertThat(EveryCell.of(Forecast.of(LATE))).as("neither measured nor laid out").isEmpty();
   }
 
   private static double chargeOut(Forecast f) {

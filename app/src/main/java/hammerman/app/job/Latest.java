@@ -1,5 +1,8 @@
 package hammerman.app.job;
 
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -22,8 +25,8 @@ import org.slf4j.LoggerFactory;
 public final class Latest {
   private static final Logger LOG = LoggerFactory.getLogger(Latest.class);
 
-  /** How many are busy; touched on the interface thread alone. */
-  private static int atWork;
+  /** Those that are busy; touched on the interface thread alone. */
+  private static final Set<Latest> AT_WORK = new HashSet<>();
 
   private final ExecutorService thread;
   private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper(this, "busy");
@@ -35,7 +38,7 @@ public final class Latest {
    * @param name of the thread
    */
   public Latest(String name) {
-    busy.addListener((o, was, is) -> atWork += is ? 1 : -1);
+    busy.addListener((o, was, is) -> note(is));
     thread =
         Executors.newSingleThreadExecutor(
             task -> {
@@ -47,7 +50,20 @@ public final class Latest {
 
   /** Whether a result of any is still to come: what takes a picture waits until none is. */
   public static boolean anyBusy() {
-    return atWork > 0;
+    return !AT_WORK.isEmpty();
+  }
+
+  /** Gives up whatever is at work anywhere, as when the window closes. */
+  public static void giveUpAll() {
+    List.copyOf(AT_WORK).forEach(Latest::cancel);
+  }
+
+  private void note(boolean isBusy) {
+    if (isBusy) {
+      AT_WORK.add(this);
+    } else {
+      AT_WORK.remove(this);
+    }
   }
 
   /** Whether a result is still to come. */

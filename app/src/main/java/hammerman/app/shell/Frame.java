@@ -145,6 +145,9 @@ public final class Frame {
   /** Goes to a station. */
   public void go(Station station) {
     session.visit(station);
+    if (station != current.page().station()) {
+      current.leave();
+    }
     current = stations.of(station);
     page.setVvalue(0);
     line.select(station);

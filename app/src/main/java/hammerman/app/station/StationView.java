@@ -16,6 +16,12 @@ public interface StationView {
   /** Shows a forecast; called while the page is visible, and when it becomes so. */
   void show(Forecast forecast);
 
+  /**
+   * Called when another page takes the place of this one: what takes long and only this one shows
+   * is given up, and taken up again when it is shown.
+   */
+  default void leave() {}
+
   /** Returns the parts of the session that the page shows. */
   default Set<Slice> reads() {
     return EnumSet.of(Slice.PROJECT, Slice.FORECAST);

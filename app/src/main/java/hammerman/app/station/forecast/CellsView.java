@@ -25,6 +25,9 @@ import org.jspecify.annotations.Nullable;
 final class CellsView extends VBox {
   private static final Duration QUIET = Duration.millis(300);
 
+  private static final String NOT_LAID_OUT =
+      " Strips and neighbours count when the pack is laid out at Fit.";
+
   private final Latest runs = new Latest("every-cell");
   private final Label words = new Label();
   private final FlowPane choice = new FlowPane(0, 4);
@@ -81,8 +84,8 @@ final class CellsView extends VBox {
           f.pair().isPresent()
               ? "Two packs are run together, each as a whole; a pack alone is run cell by cell."
               : f.layout().isEmpty()
-                  ? "Lay the pack out at Fit first: then each cell has its place, its strips and"
-                      + " its neighbours."
+                  ? "Lay the pack out at Fit, or measure its cells at Sort: then each is told"
+                      + " from the others."
                   : "There are no groups at Fit yet, or the duty is too long to be run cell by"
                       + " cell.");
       return;
@@ -95,6 +98,14 @@ final class CellsView extends VBox {
                 () -> EveryCell.of(f),
                 this::take,
                 e -> words.setText("The cells could not be run: " + Latest.inWords(e) + ".")));
+  }
+
+  /** Gives up the runs if they are not done. */
+  void leave() {
+    if (shown == null) {
+      runs.cancel();
+      of = null;
+    }
   }
 
   private void take(Optional<EveryCell> made) {
@@ -110,7 +121,8 @@ final class CellsView extends VBox {
     sheet.setVisible(now != null);
     sheet.show(now == null ? null : now.day(kind));
     if (now != null) {
-      words.setText(Figures.unbroken(now.words(kind)));
+      boolean laidOut = of != null && EveryCell.isLaidOut(of);
+      words.setText(Figures.unbroken(now.words(kind)) + (laidOut ? "" : NOT_LAID_OUT));
     }
   }
 }

@@ -131,6 +131,12 @@ public final class ForecastStation implements StationView {
   }
 
   @Override
+  public void leave() {
+    cells.leave();
+    spread.leave();
+  }
+
+  @Override
   public String help() {
     return """
     The duty is run on four days: in the middle of the temperatures in use, on the hottest, on the \
@@ -214,6 +220,7 @@ public final class ForecastStation implements StationView {
 
   /** The four days, two in a row; one that is not served stands out. */
   private void showDays(List<Day> all) {
+    trace.show(all.get(Day.Kind.HOTTEST.ordinal()));
     days.getChildren().clear();
     for (int k = 0; k < all.size(); k++) {
       Day day = all.get(k);

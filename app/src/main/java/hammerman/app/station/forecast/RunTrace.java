@@ -7,13 +7,19 @@ import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.forecast.Forecast;
+import hammerman.simulation.CellTrace;
+import hammerman.simulation.Day;
 import hammerman.simulation.Outcome;
 import hammerman.simulation.Run;
 import hammerman.simulation.Trace;
 import hammerman.simulation.Trace.Channel;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.Arrays;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -23,18 +29,20 @@ import org.jspecify.annotations.Nullable;
  */
 final class RunTrace extends Picture {
   private static final double LEFT = 46;
-  private static final double RIGHT = 88;
+  private static final double RIGHT = 104;
   private static final double TOP = 20;
 
   /** A temperature that hardly moves is to look like one, K. */
   private static final double LEAST_KELVIN = 4;
 
   private static final String VOLTAGE = "Voltage at the machine, V";
+  private static final String TEMPERATURE = "Mean cell temperature, °C";
   private static final String SERVED = "duty served";
   private static final double BOTTOM = 20;
   private static final double GAP = 20;
 
   private @Nullable Forecast forecast;
+  private @Nullable CellTrace cells;
   private final Crosshair cross = new Crosshair(this, LEFT, RIGHT, this::end);
 
   RunTrace() {
@@ -44,6 +52,12 @@ final class RunTrace extends Picture {
 
   void show(Forecast value) {
     forecast = value;
+    redraw();
+  }
+
+  /** Shows how far groups and cells lie apart, where each was run in its place on that day. */
+  void show(Day hottest) {
+    cells = hottest.run().cells().orElse(null);
     redraw();
   }
 
@@ -88,61 +102,115 @@ final class RunTrace extends Picture {
     double strip = (height - TOP - BOTTOM - 3 * GAP) / 4;
     double[][] values = columns(trace, (int) Math.max(2, x.to() - x.from()));
     double cutOut = f.design().duty().machine().cutOutVoltage();
-    strip(pen, x, values, Channel.VOLTAGE, VOLTAGE, Role.INK, 0, strip, cutOut);
-    strip(pen, x, values, Channel.CURRENT, "Current, A", Role.HOT, 1, strip, 0);
-    strip(
-        pen,
-        x,
-        values,
-        Channel.TEMPERATURE,
-        "Mean cell temperature, °C",
-        Role.HOT,
-        2,
-        strip,
-        Double.NaN);
-    Plot last = strip(pen, x, values, Channel.SOC, "Charge, %", Role.COOL, 3, strip, 0);
-    last.horizontal(hours ? "Time, h" : "Time, min");
-    events(pen, f, x, unit, strip);
+    CellTrace c = cells;
+    Optional<Spread> groups = c == null ? Optional.empty() : Optional.of(groups(c, trace));
+    Optional<Spread> spread = c == null ? Optional.empty() : Optional.of(temperatures(c));
+    Optional<Spread> none = Optional.empty();
+    List<Strip> strips =
+        List.of(
+            new Strip(Channel.VOLTAGE, Role.INK, VOLTAGE, cutOut, groups),
+            new Strip(Channel.CURRENT, Role.HOT, "Current, A", 0, none),
+            new Strip(Channel.TEMPERATURE, Role.HOT, TEMPERATURE, Double.NaN, spread),
+            new Strip(Channel.SOC, Role.COOL, "Charge, %", 0, none));
+    for (int row = 0; row < strips.size(); row++) {
+      double top = TOP + row * (strip + GAP);
+      Plot plot = strip(pen, x, values, strips.get(row), top, top + strip);
+      if (row == strips.size() - 1) {
+        plot.horizontal(hours ? "Time, h" : "Time, min");
+      }
+    }
+    events(pen, f, x, unit, strip, strips.getFirst().title());
     crosshair(pen, trace, x, unit, strip, height);
   }
 
-  private Plot strip(
-      Pen pen,
-      Scale x,
-      double[][] columns,
-      Channel channel,
-      String name,
-      Role role,
-      int row,
-      double strip,
-      double include) {
+  /**
+   * One strip of the trace.
+   *
+   * @param include a value that its axis reaches; none if not a number
+   * @param spread of the groups or cells about it, where they are known
+   */
+  private record Strip(
+      Channel channel, Role role, String name, double include, Optional<Spread> spread) {
+    String title() {
+      return name + spread.map(s -> "; " + s.words()).orElse("");
+    }
+  }
+
+  /**
+   * How far groups or cells lie apart while the duty lasts.
+   *
+   * @param time of each moment, s
+   * @param low least of them then, as the strip shows it
+   * @param high greatest of them
+   * @param words which is the weakest
+   */
+  @SuppressWarnings("ArrayRecordComponent")
+  private record Spread(double[] time, double[] low, double[] high, String words) {}
+
+  /** The voltage that the machine would have if all groups were as the lowest or the highest. */
+  private static Spread groups(CellTrace c, Trace trace) {
+    int n = c.time().length;
+    double[] low = new double[n];
+    double[] high = new double[n];
+    for (int k = 0; k < n; k++) {
+      DoubleSummaryStatistics all = Arrays.stream(c.voltage().get(k)).summaryStatistics();
+      double machine = trace.at(Channel.VOLTAGE, trace.indexAt(c.time()[k]));
+      low[k] = machine - all.getCount() * (all.getAverage() - all.getMin());
+      high[k] = machine + all.getCount() * (all.getMax() - all.getAverage());
+    }
+    String words = "group %d lowest".formatted(c.lowest().place().group() + 1);
+    return new Spread(c.time(), low, high, words);
+  }
+
+  private static Spread temperatures(CellTrace c) {
+    int n = c.time().length;
+    double[] low = new double[n];
+    double[] high = new double[n];
+    for (int k = 0; k < n; k++) {
+      DoubleSummaryStatistics all = Arrays.stream(c.kelvin().get(k)).summaryStatistics();
+      low[k] = Unit.CELSIUS.fromCore(all.getMin());
+      high[k] = Unit.CELSIUS.fromCore(all.getMax());
+    }
+    return new Spread(c.time(), low, high, c.hottest().place().words() + " hottest");
+  }
+
+  private Plot strip(Pen pen, Scale x, double[][] columns, Strip strip, double top, double bottom) {
+    Channel channel = strip.channel();
     int n = columns[0].length;
     double[] low = new double[n];
     double[] high = new double[n];
-    double least = Double.isNaN(include) ? Double.POSITIVE_INFINITY : include;
-    double most = Double.isNaN(include) ? Double.NEGATIVE_INFINITY : include;
+    DoubleSummaryStatistics reach = new DoubleSummaryStatistics();
     for (int k = 0; k < n; k++) {
       low[k] = shown(channel, columns[1 + 2 * channel.ordinal()][k]);
       high[k] = shown(channel, columns[2 + 2 * channel.ordinal()][k]);
-      least = Math.min(least, low[k]);
-      most = Math.max(most, high[k]);
     }
-    double top = TOP + row * (strip + GAP);
+    DoubleStream.of(low).forEach(reach);
+    DoubleStream.of(high).forEach(reach);
+    strip.spread().ifPresent(s -> DoubleStream.of(s.low()).forEach(reach));
+    strip.spread().ifPresent(s -> DoubleStream.of(s.high()).forEach(reach));
+    if (!Double.isNaN(strip.include())) {
+      reach.accept(strip.include());
+    }
     double span = channel == Channel.TEMPERATURE ? LEAST_KELVIN : 1e-3;
-    Scale y = Scale.around(least, most, span, top + strip, top);
-    Plot plot = new Plot(pen, x, y).vertical(name);
+    Scale y = Scale.around(reach.getMin(), reach.getMax(), span, bottom, top);
+    Plot plot = new Plot(pen, x, y).vertical(strip.title());
     pen.line(Role.RULE, 1, x.from(), y.from(), x.to(), y.from());
-    double unit = end() / x.high();
-    double[] xs = new double[n];
-    for (int k = 0; k < n; k++) {
-      xs[k] = columns[0][k] / unit;
-    }
-    plot.band(role, 0.35, xs, low, high);
-    plot.curve(role, 1.2, xs, high);
+    strip
+        .spread()
+        .ifPresent(s -> plot.band(Role.HOT, 0.25, inUnit(s.time(), x), s.low(), s.high()));
+    double[] xs = inUnit(columns[0], x);
+    plot.band(strip.role(), 0.35, xs, low, high);
+    plot.curve(strip.role(), 1.2, xs, high);
     if (channel == Channel.VOLTAGE) {
-      plot.level(Role.HOT, include, "machine cuts out", false);
+      plot.level(Role.HOT, strip.include(), "machine cuts out", false);
     }
     return plot;
+  }
+
+  /** Times (s) in the unit that the axis is in. */
+  private double[] inUnit(double[] seconds, Scale x) {
+    double unit = end() / x.high();
+    return Arrays.stream(seconds).map(t -> t / unit).toArray();
   }
 
   private static double shown(Channel channel, double core) {
@@ -186,12 +254,13 @@ final class RunTrace extends Picture {
     }
   }
 
-  private static void events(Pen pen, Forecast f, Scale x, double unit, double strip) {
+  private static void events(
+      Pen pen, Forecast f, Scale x, double unit, double strip, String first) {
     if (f.duty().outcome().complete() && f.onward().endTime() > f.duty().endTime()) {
       double at = x.at(f.duty().endTime() / unit);
       upright(pen, Role.COOL, at, strip);
       // Early in the run the name of the strip stands before it.
-      boolean early = at - pen.width(Pen.TEXT, SERVED) < pen.width(Pen.TEXT, VOLTAGE) + 12;
+      boolean early = at - pen.width(Pen.TEXT, SERVED) < pen.width(Pen.TEXT, first) + 12;
       if (early) {
         pen.words(Role.COOL, Pen.TEXT, at + 5, TOP - 9, SERVED);
       } else {
@@ -200,7 +269,7 @@ final class RunTrace extends Picture {
     }
     double end = x.at(f.onward().endTime() / unit);
     upright(pen, Role.HOT, end, strip);
-    pen.words(Role.HOT, Pen.TEXT, end + 5, TOP - 4, ending(f.onward().outcome()));
+    pen.words(Role.HOT, Pen.TEXT, end + 5, TOP - 9, ending(f.onward().outcome()));
   }
 
   /** The end of a run in a word or two. */
@@ -224,12 +293,33 @@ final class RunTrace extends Picture {
     int k = trace.indexAt(cross.at());
     double at = x.at(cross.at() / unit);
     pen.line(Role.INK, 1, at, TOP, at, height - BOTTOM);
+    double right = x.to() + 8;
     Channel[] rows = {Channel.VOLTAGE, Channel.CURRENT, Channel.TEMPERATURE, Channel.SOC};
     Unit[] units = {Unit.VOLT, Unit.AMPERE, Unit.CELSIUS, Unit.PERCENT};
     for (int r = 0; r < rows.length; r++) {
+      double middle = TOP + r * (strip + GAP) + strip / 2;
       String text = Figures.of(trace.at(rows[r], k), units[r], 1);
-      pen.reading(Role.INK, Pen.TEXT + 1, x.to() + 8, TOP + r * (strip + GAP) + strip / 2, text);
+      String weakest = weakest(rows[r]);
+      pen.reading(Role.INK, Pen.TEXT + 1, right, middle - (weakest.isEmpty() ? 0 : 8), text);
+      pen.reading(Role.SOFT, Pen.TEXT, right, middle + 8, weakest);
     }
-    pen.reading(Role.INK, Pen.TEXT, x.to() + 8, height - 12, Figures.duration(cross.at()));
+    pen.reading(Role.INK, Pen.TEXT, right, height - 12, Figures.duration(cross.at()));
+  }
+
+  /** The lowest group or the hottest cell at the crosshair; empty in a strip without them. */
+  private String weakest(Channel channel) {
+    CellTrace c = cells;
+    if (c == null || cross.at() > c.time()[c.time().length - 1]) {
+      return "";
+    }
+    int k = c.at(cross.at());
+    return switch (channel) {
+      case VOLTAGE ->
+          "lowest " + Figures.of(DoubleStream.of(c.voltage().get(k)).min().orElse(0), Unit.VOLT, 2);
+      case TEMPERATURE ->
+          "hottest "
+              + Figures.of(DoubleStream.of(c.kelvin().get(k)).max().orElse(0), Unit.CELSIUS, 1);
+      case TIME, CURRENT, POWER, SOC, DISTANCE -> "";
+    };
   }
 }

@@ -28,6 +28,7 @@ final class SpreadLine extends Label {
 
   private final Latest drawing = new Latest("ensemble");
   private @Nullable Forecast of;
+  private Ensemble drawn = Ensemble.NONE;
 
   SpreadLine() {
     setId("spread");
@@ -35,12 +36,16 @@ final class SpreadLine extends Label {
     setMinHeight(Region.USE_PREF_SIZE);
   }
 
-  /** Begins anew for a forecast, unless it is the one at hand. */
+  /** Begins anew for a forecast, or goes on with the one at hand. */
   void show(Forecast f) {
     if (of != null && of.design().equals(f.design())) {
+      if (!drawing.busyProperty().get()) {
+        more(f, Ensemble.enough(f));
+      }
       return;
     }
     of = f;
+    drawn = Ensemble.NONE;
     int enough = Ensemble.enough(f);
     if (enough == 0) {
       drawing.cancel();
@@ -48,17 +53,26 @@ final class SpreadLine extends Label {
       return;
     }
     setText("Packs are drawn to see how far this may vary …");
-    drawing.whenQuiet(QUIET, () -> more(f, Ensemble.NONE, enough));
+    drawing.whenQuiet(QUIET, () -> more(f, enough));
   }
 
-  private void more(Forecast f, Ensemble before, int enough) {
+  /** Stops drawing; what was drawn is kept. */
+  void leave() {
+    drawing.cancel();
+  }
+
+  private void more(Forecast f, int enough) {
+    Ensemble before = drawn;
+    int missing = enough - before.members().size();
+    if (missing <= 0) {
+      return;
+    }
     drawing.submit(
-        () -> before.grown(f, Math.min(Ensemble.FIRST, enough - before.members().size())),
+        () -> before.grown(f, Math.min(Ensemble.FIRST, missing)),
         now -> {
+          drawn = now;
           setText(Figures.unbroken(sentence(f, Spread.of(now))));
-          if (now.members().size() < enough) {
-            more(f, now, enough);
-          }
+          more(f, enough);
         },
         e -> setText("How far this may vary could not be worked out: " + Latest.inWords(e) + "."));
   }
