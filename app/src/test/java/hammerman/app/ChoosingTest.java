@@ -19,6 +19,7 @@ import java.util.stream.IntStream;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
+import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
 import org.assertj.core.api.Assertions;
@@ -389,6 +390,25 @@ class ChoosingTest extends AtTheDesk {
     assertThat(desk.text("#variant")).contains("21 mm energy 13S6P", "variant 2 of 2");
     desk.press("#undo");
     assertThat(desk.text("#variant")).doesNotContain("variant 2");
+  }
+
+  @Test
+  void moneyInTheSearchIsInTheCurrencyChosen() {
+    desk.example();
+    desk.go(Station.DUTY);
+    Desk.fx(
+        () -> {
+          desk.session.editDesign(
+              "Currency",
+              Station.DUTY,
+              d -> d.withDuty(d.duty().withBounds(d.duty().bounds().withCurrency("EUR"))));
+          return null;
+        });
+    desk.view(Station.STACK, "search");
+    TableView<?> found = desk.find("#search-rows", TableView.class);
+    assertThat(Desk.fx(() -> found.getColumns().stream().map(TableColumn::getText).toList()))
+        .contains("Cost, EUR", "All cost, EUR")
+        .doesNotContain("Cost", "All cost");
   }
 
   /** With their parts the foremost cost more, and one that its box cannot hold goes last. */

@@ -43,6 +43,9 @@ public final class RecordTable<T> extends VBox {
 
   private static final double TICK = 30;
 
+  /** Left and right of the words of a head, px. */
+  private static final double HEAD_RIM = 18;
+
   /** A column of figures is at most so much wider than it need be, where there are words. */
   private static final double FIGURES_AT_MOST = 2;
 
@@ -284,9 +287,28 @@ public final class RecordTable<T> extends VBox {
 
   /** Shows a column, or takes it away while it has nothing to say. */
   public void showColumn(String head, boolean seen) {
-    table.getColumns().stream()
-        .filter(c -> c.getText().equals(head))
-        .forEach(c -> c.setVisible(seen));
+    column(head).setVisible(seen);
+  }
+
+  /** Puts a unit behind a head, as the currency once it is chosen; none if it is absent. */
+  public void unitOf(String head, @Nullable String unit) {
+    TableColumn<T, ?> column = column(head);
+    column.setText(unit == null ? head : head + ", " + unit);
+    double needed = WordWidth.of(column.getText(), filter.getFont()) + HEAD_RIM;
+    if (needed > column.getMinWidth()) {
+      setMinWidth(getMinWidth() + needed - column.getMinWidth());
+      column.setMinWidth(needed);
+    }
+  }
+
+  private TableColumn<T, ?> column(String head) {
+    int ticks = table.getColumns().size() - columns.size();
+    for (int k = 0; k < columns.size(); k++) {
+      if (columns.get(k).head().equals(head)) {
+        return table.getColumns().get(k + ticks);
+      }
+    }
+    throw new IllegalArgumentException("no column is named " + head);
   }
 
   /** The row chosen, if one is. */
@@ -306,6 +328,8 @@ public final class RecordTable<T> extends VBox {
         row -> new ReadOnlyStringWrapper(c.text().apply(row.getValue())).getReadOnlyProperty());
     column.setCellFactory(made -> new TableWords<>(c));
     column.setEditable(c.typed().isOpen());
+    // Each is found by its place.
+    column.setReorderable(false);
     column.getStyleClass().add(c.figure() ? "figures" : "words");
     return column;
   }

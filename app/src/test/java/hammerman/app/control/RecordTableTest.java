@@ -1,6 +1,7 @@
 package hammerman.app.control;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hammerman.app.theme.Theme;
 import java.util.ArrayList;
@@ -317,6 +318,25 @@ class RecordTableTest {
           place.getChildren().clear();
           place.getChildren().add(label);
           assertThat(shown).as("nothing is behind").hasSize(3);
+          return null;
+        });
+  }
+
+  @Test
+  void aUnitStandsBehindAHeadWithRoomForItUntilItIsTakenAway() {
+    String behind = "Guldengroschen";
+    fx(
+        () -> {
+          RecordTable<Cell> table = table();
+          TableColumn<Cell, ?> volts = inner(table).getColumns().get(1);
+          double before = table.getMinWidth();
+          table.unitOf("V", behind);
+          assertThat(volts.getText()).isEqualTo("V, " + behind);
+          assertThat(volts.getMinWidth()).isGreaterThan(100);
+          assertThat(table.getMinWidth() - before).isEqualTo(volts.getMinWidth() - 80);
+          table.unitOf("V", null);
+          assertThat(volts.getText()).isEqualTo("V");
+          assertThatThrownBy(() -> table.unitOf("W", behind)).hasMessageContaining("W");
           return null;
         });
   }

@@ -10,6 +10,9 @@ import java.util.List;
 
 /** What is said of each stack that serves, column by column. */
 final class CandidateColumns {
+  static final String COST = "Cost";
+  static final String ALL_COST = "All cost";
+
   private CandidateColumns() {}
 
   /** Returns them; those of the parts are empty until the parts are worked out. */
@@ -29,10 +32,7 @@ final class CandidateColumns {
         Column.figures(
             "kg", 46, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
         Column.figures(
-            "Cost",
-            46,
-            c -> Figures.fixed(c.cost(), 0),
-            Comparator.comparingDouble(Candidate::cost)),
+            COST, 46, c -> Figures.fixed(c.cost(), 0), Comparator.comparingDouble(Candidate::cost)),
         Column.figures(
             "Years",
             46,
@@ -54,7 +54,7 @@ final class CandidateColumns {
             c -> Figures.of(c.sag(), Unit.VOLT, 1),
             Comparator.comparingDouble(c -> -c.sag())),
         Column.figures(
-            "All cost",
+            ALL_COST,
             60,
             c -> foremost.of(c).map(e -> Figures.fixed(e.price(), 0)).orElse(""),
             Comparator.comparingDouble(

@@ -121,6 +121,9 @@ final class SearchView extends VBox {
       return;
     }
     searched = design;
+    String sign = design.duty().bounds().prices().sign();
+    table.unitOf(CandidateColumns.COST, sign);
+    table.unitOf(CandidateColumns.ALL_COST, sign);
     foremost.clear();
     progress.setProgress(0);
     CellLibrary cells = session.library();
