@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -104,13 +105,18 @@ public final class Settings {
   }
 
   private void write(Write what) {
-    writer.execute(
+    Runnable kept =
         () -> {
           try {
             what.run();
           } catch (NotKept e) {
             LOG.warn("a setting is not kept: {}", e.getMessage());
           }
-        });
+        };
+    try {
+      writer.execute(kept);
+    } catch (RejectedExecutionException e) {
+      LOG.warn("a setting is not kept: it came after the end of the work");
+    }
   }
 }

@@ -21,6 +21,8 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -93,6 +95,17 @@ class KeepingTest {
       assertThat(again.recent())
           .containsExactly(folder.resolve("pack5.hammerman").toAbsolutePath());
       assertThat(again.text("folder", "")).isEqualTo(folder.toAbsolutePath().toString());
+    }
+  }
+
+  @Test
+  void aNameThatComesAfterTheEndOfTheWorkFailsNothing() {
+    ExecutorService writer = Executors.newSingleThreadExecutor();
+    try (OwnStore own = OwnStore.open(folder, CLOCK.instant())) {
+      Settings settings = new Settings(own, writer, CLOCK);
+      writer.shutdown();
+      settings.addRecent(folder.resolve("late.hammerman"));
+      assertThat(settings.recent()).hasSize(1);
     }
   }
 
