@@ -241,11 +241,6 @@ public final class CellPopulation {
     return detail == Detail.CELLS ? pack.parallel() : 1;
   }
 
-  /** Returns how many cells are stepped. */
-  int size() {
-    return capacity.length;
-  }
-
   /** Which of those that are stepped stands for a cell. */
   private int stepped(int cell) {
     return switch (detail) {

@@ -125,6 +125,42 @@ class PopulationTest {
     assertThat(Math.sqrt(squares / pack.cells())).isCloseTo(0.03, within(0.003));
   }
 
+  /** Each from its own normal draw, capacity, resistance and joint in turn. */
+  @Test
+  void whatIsDrawnIsTheMeanByOneDrawEach() {
+    Pack pack = Samples.pack("b21700", 2, 3);
+    Tolerance tolerance = new Tolerance(0.05, 0.2, 4e-4, 0.3);
+    CellPopulation cells = CellPopulation.drawn(pack, tolerance, new Random(17));
+    Random same = new Random(17);
+    for (int k = 0; k < 6; k++) {
+      assertThat(cells.capacity(k))
+          .isCloseTo(4.5 * (1 + 0.05 * same.nextGaussian()), within(1e-12));
+      assertThat(cells.resistance(k))
+          .isCloseTo(0.016 * (1 + 0.2 * same.nextGaussian()), within(1e-15));
+      assertThat(cells.joint(k)).isCloseTo(4e-4 * (1 + 0.3 * same.nextGaussian()), within(1e-18));
+    }
+  }
+
+  /** Until they are wanted apart, each measured cell counts as the mean of its group. */
+  @Test
+  void aMeasuredCellIsTheMeanOfItsGroupUntilTheyAreWantedApart() {
+    Pack pack = barrow.withMatched(Samples.cells(13, 6)).pack();
+    CellPopulation cells = CellPopulation.of(pack);
+    for (int k = 0; k < 78; k++) {
+      double mean = 5 + 0.01 * (k / 6 * 6 + 2.5);
+      assertThat(cells.capacity(k)).isCloseTo(mean, within(1e-12));
+      assertThat(cells.each().capacity(k)).isCloseTo(5 + 0.01 * k, within(1e-12));
+    }
+    assertThat(cells.groupCapacity(3)).isCloseTo(6 * (5 + 0.205), within(1e-9));
+    assertThat(cells.resistance(0))
+        .isCloseTo(
+            6
+                / Arrays.stream(new int[] {0, 1, 2, 3, 4, 5})
+                    .mapToDouble(k -> 1 / (0.02 + 1e-4 * k))
+                    .sum(),
+            within(1e-9));
+  }
+
   /** More spread never helps: the weakest group ends the run. */
   @Test
   void cellsThatDifferMoreGoLessFar() {

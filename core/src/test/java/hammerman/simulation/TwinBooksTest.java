@@ -256,4 +256,50 @@ class TwinBooksTest {
     assertThat(day.time()[day.time().length - 1]).isGreaterThan(39_990);
     assertThat(day.time()[1] - day.time()[0]).isCloseTo(3, within(1e-9));
   }
+
+  /** The most that a source E behind R gives is E² / 4R. */
+  @ParameterizedTest
+  @EnumSource(Joining.class)
+  void whatTheyCannotDeliverIsSaidWithTheMostTheyCan(Joining joining) {
+    double e1 = 13 * barrow.pack().cell().openCircuit().value(1);
+    Pack other = Samples.second(joining).pack();
+    double e2 = 13 * other.cell().openCircuit().value(0.98);
+    double r1 = ohmic(barrow.pack(), 1, kelvin) + barrow.guard().own(kelvin);
+    double r2 = ohmic(other, 0.98, kelvin) + 3e-3;
+    double beside = r1 * r2 / (r1 + r2);
+    double between = (e1 / r1 + e2 / r2) * beside;
+    double most =
+        switch (joining) {
+          case SERIES -> Math.pow(e1 + e2, 2) / (4 * (r1 + r2 + outer));
+          case PARALLEL -> between * between / (4 * (beside + outer));
+          case DIODES -> Math.pow(between - 0.4, 2) / (4 * (beside + outer));
+          case SWITCH_OVER -> e1 * e1 / (4 * (r1 + outer));
+        };
+    TwinRun run = run(joining, 0.98, Load.power(1e5, 10));
+    assertThat(run.both().outcome())
+        .isInstanceOfSatisfying(
+            Outcome.CannotDeliver.class,
+            o -> {
+              assertThat(o.demand()).isEqualTo(1e5);
+              assertThat(o.most()).isCloseTo(most, within(1e-6 * most));
+            });
+  }
+
+  /** What begins below the cut-out ends before any time has gone by, with its voltage. */
+  @Test
+  void whatBeginsBelowTheCutOutEndsAtOnce() {
+    Design early =
+        barrow.withDuty(barrow.duty().withMachine(barrow.duty().machine().withCutOutVoltage(54.0)));
+    TwinRun run = run(early, Samples.second(Joining.PARALLEL), Load.current(45, 60));
+    assertThat(run.both().endTime()).isZero();
+    assertThat(run.both().totals().delivered()).isZero();
+    assertThat(run.both().outcome())
+        .isInstanceOfSatisfying(
+            Outcome.MachineCutOut.class,
+            o -> {
+              assertThat(o.voltage()).isLessThan(54.0);
+              assertThat(run.both().extremes().lowestVoltage()).isEqualTo(o.voltage());
+            });
+    assertThat(run.both().extremes().peakCurrent()).isEqualTo(45);
+  }
 }
