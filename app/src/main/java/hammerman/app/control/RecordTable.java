@@ -293,19 +293,28 @@ public final class RecordTable<T> extends VBox {
   /** Puts a unit behind a head, as the currency once it is chosen; none if it is absent. */
   public void unitOf(String head, @Nullable String unit) {
     TableColumn<T, ?> column = column(head);
-    column.setText(unit == null ? head : head + ", " + unit);
-    double needed = WordWidth.of(column.getText(), filter.getFont()) + HEAD_RIM;
-    if (needed > column.getMinWidth()) {
-      setMinWidth(getMinWidth() + needed - column.getMinWidth());
-      column.setMinWidth(needed);
+    double width = columns.get(place(head)).width();
+    double before = column.getMinWidth();
+    if (unit == null) {
+      column.setText(head);
+      column.setMinWidth(width);
+    } else {
+      column.setText(head + ", " + unit);
+      column.setMinWidth(
+          Math.max(width, WordWidth.of(column.getText(), filter.getFont()) + HEAD_RIM));
     }
+    setMinWidth(getMinWidth() + column.getMinWidth() - before);
   }
 
   private TableColumn<T, ?> column(String head) {
-    int ticks = table.getColumns().size() - columns.size();
+    return table.getColumns().get(place(head) + table.getColumns().size() - columns.size());
+  }
+
+  /** Where a column stands among those that are not for ticks. */
+  private int place(String head) {
     for (int k = 0; k < columns.size(); k++) {
       if (columns.get(k).head().equals(head)) {
-        return table.getColumns().get(k + ticks);
+        return k;
       }
     }
     throw new IllegalArgumentException("no column is named " + head);

@@ -336,6 +336,7 @@ class RecordTableTest {
           assertThat(table.getMinWidth() - before).isEqualTo(volts.getMinWidth() - 80);
           table.unitOf("V", null);
           assertThat(volts.getText()).isEqualTo("V");
+          assertThat(table.getMinWidth()).isEqualTo(before);
           assertThatThrownBy(() -> table.unitOf("W", behind)).hasMessageContaining("W");
           return null;
         });
