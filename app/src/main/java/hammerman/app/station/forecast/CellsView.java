@@ -19,8 +19,8 @@ import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The four days with every cell in its place. They are run when nothing is edited for a moment, and
- * given up when something is.
+ * The four days cell by cell. They are run when nothing is edited for a moment, and given up when
+ * something is.
  */
 final class CellsView extends VBox {
   private static final Duration QUIET = Duration.millis(300);
@@ -90,7 +90,7 @@ final class CellsView extends VBox {
                       + " cell.");
       return;
     }
-    words.setText("Every cell is run in its place …");
+    words.setText("Every cell is run by itself …");
     runs.whenQuiet(
         QUIET,
         () ->

@@ -152,8 +152,9 @@ public final class ForecastStation implements StationView {
     The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
     the line is after 10 s. A dot below the cut-out is a moment that stops the machine.
 
-    “Every cell” runs the four days with each cell in its place of the layout: which group is lowest, which \
-    cell is hottest, how far they drift apart. Its days take the place of the first, quicker ones.
+    “Every cell” runs the four days with each cell in its place of the layout, and measured cells before \
+    they have one: which group is lowest, which cell is hottest, how far they drift apart. Its days take the \
+    place of the first, quicker ones, and the run drawn then names the lowest group and the hottest cell.
 
     “In any air” runs the same load from −20 to 45 °C, with new cells and with worn ones, and the machine's \
     full effort. “At any power” tells the energy to be had at a power, and the charge below which that power \
