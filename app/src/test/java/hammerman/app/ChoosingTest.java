@@ -407,7 +407,7 @@ class ChoosingTest extends AtTheDesk {
     desk.view(Station.STACK, "search");
     TableView<?> found = desk.find("#search-rows", TableView.class);
     assertThat(Desk.fx(() -> found.getColumns().stream().map(TableColumn::getText).toList()))
-        .contains("Cost, EUR", "All cost, EUR")
+        .contains("Cost,\nEUR", "All cost,\nEUR")
         .doesNotContain("Cost", "All cost");
   }
 

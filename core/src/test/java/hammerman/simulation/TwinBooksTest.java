@@ -26,6 +26,14 @@ class TwinBooksTest {
   private final double kelvin = barrow.duty().surroundings().hottestInUse();
   private final double outer = barrow.guard().shared(kelvin);
 
+  /** The first pack when full and the second at 98 %: voltage, V, and resistance, Ω, of either. */
+  private final Pack other = Samples.second(Joining.PARALLEL).pack();
+
+  private final double e1 = 13 * barrow.pack().cell().openCircuit().value(1);
+  private final double e2 = 13 * other.cell().openCircuit().value(0.98);
+  private final double r1 = ohmic(barrow.pack(), 1, kelvin) + barrow.guard().own(kelvin);
+  private final double r2 = ohmic(other, 0.98, kelvin) + 3e-3;
+
   private TwinRun run(Joining joining, double soc, Load load) {
     return run(barrow, Samples.second(joining).withSoc(soc), load);
   }
@@ -55,11 +63,6 @@ class TwinBooksTest {
   @ParameterizedTest
   @EnumSource(Joining.class)
   void theVoltageAtTheMachineByHand(Joining joining) {
-    double e1 = 13 * barrow.pack().cell().openCircuit().value(1);
-    Pack other = Samples.second(joining).pack();
-    double e2 = 13 * other.cell().openCircuit().value(0.98);
-    double r1 = ohmic(barrow.pack(), 1, kelvin) + barrow.guard().own(kelvin);
-    double r2 = ohmic(other, 0.98, kelvin) + 3e-3;
     double first = (e1 - e2 + 30 * r2) / (r1 + r2);
     double wanted =
         switch (joining) {
@@ -76,8 +79,6 @@ class TwinBooksTest {
   @Test
   void theLowerPackRestsBehindItsDiode() {
     TwinRun run = run(Joining.DIODES, 0.5, Load.current(30, INSTANT));
-    double e1 = 13 * barrow.pack().cell().openCircuit().value(1);
-    double r1 = ohmic(barrow.pack(), 1, kelvin) + barrow.guard().own(kelvin);
     assertThat(voltage(run)).isCloseTo(e1 - 30 * (r1 + outer) - 0.4, within(1e-3));
     assertThat(run.first().current()[0]).isEqualTo(30);
     assertThat(run.second().current()[0]).isZero();
@@ -261,11 +262,6 @@ class TwinBooksTest {
   @ParameterizedTest
   @EnumSource(Joining.class)
   void whatTheyCannotDeliverIsSaidWithTheMostTheyCan(Joining joining) {
-    double e1 = 13 * barrow.pack().cell().openCircuit().value(1);
-    Pack other = Samples.second(joining).pack();
-    double e2 = 13 * other.cell().openCircuit().value(0.98);
-    double r1 = ohmic(barrow.pack(), 1, kelvin) + barrow.guard().own(kelvin);
-    double r2 = ohmic(other, 0.98, kelvin) + 3e-3;
     double beside = r1 * r2 / (r1 + r2);
     double between = (e1 / r1 + e2 / r2) * beside;
     double most =

@@ -43,7 +43,7 @@ public final class RecordTable<T> extends VBox {
 
   private static final double TICK = 30;
 
-  /** Left and right of the words of a head, px. */
+  /** Left and right of a unit in a head, px. */
   private static final double HEAD_RIM = 18;
 
   /** A column of figures is at most so much wider than it need be, where there are words. */
@@ -290,7 +290,7 @@ public final class RecordTable<T> extends VBox {
     column(head).setVisible(seen);
   }
 
-  /** Puts a unit behind a head, as the currency once it is chosen; none if it is absent. */
+  /** Puts a unit below a head, as the currency once it is chosen; none if it is absent. */
   public void unitOf(String head, @Nullable String unit) {
     TableColumn<T, ?> column = column(head);
     double width = columns.get(place(head)).width();
@@ -299,9 +299,8 @@ public final class RecordTable<T> extends VBox {
       column.setText(head);
       column.setMinWidth(width);
     } else {
-      column.setText(head + ", " + unit);
-      column.setMinWidth(
-          Math.max(width, WordWidth.of(column.getText(), filter.getFont()) + HEAD_RIM));
+      column.setText(head + ",\n" + unit);
+      column.setMinWidth(Math.max(width, WordWidth.of(unit, filter.getFont()) + HEAD_RIM));
     }
     setMinWidth(getMinWidth() + column.getMinWidth() - before);
   }

@@ -317,27 +317,27 @@ class RecordTableTest {
           assertThat(shown).containsExactly("one", "two", "four");
           place.getChildren().clear();
           place.getChildren().add(label);
-          assertThat(shown).as("nothing is behind").hasSize(3);
+          assertThat(shown).as("nothing is below").hasSize(3);
           return null;
         });
   }
 
   @Test
-  void aUnitStandsBehindAHeadWithRoomForItUntilItIsTakenAway() {
-    String behind = "Guldengroschen";
+  void aUnitStandsBelowAHeadWithRoomForItUntilItIsTakenAway() {
+    String below = "Guldengroschen";
     fx(
         () -> {
           RecordTable<Cell> table = table();
           TableColumn<Cell, ?> volts = inner(table).getColumns().get(1);
           double before = table.getMinWidth();
-          table.unitOf("V", behind);
-          assertThat(volts.getText()).isEqualTo("V, " + behind);
+          table.unitOf("V", below);
+          assertThat(volts.getText()).isEqualTo("V,\n" + below);
           assertThat(volts.getMinWidth()).isGreaterThan(100);
           assertThat(table.getMinWidth() - before).isEqualTo(volts.getMinWidth() - 80);
           table.unitOf("V", null);
           assertThat(volts.getText()).isEqualTo("V");
           assertThat(table.getMinWidth()).isEqualTo(before);
-          assertThatThrownBy(() -> table.unitOf("W", behind)).hasMessageContaining("W");
+          assertThatThrownBy(() -> table.unitOf("W", below)).hasMessageContaining("W");
           return null;
         });
   }
