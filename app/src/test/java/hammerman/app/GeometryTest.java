@@ -51,15 +51,30 @@ class GeometryTest extends AtTheDesk {
           return null;
         });
     List<String> faults = new ArrayList<>();
-    for (int k = 0; k < WINDOWS_EACH; k++) {
-      int at = (number + k) % WINDOWS.length;
-      Theme theme = (number / WINDOWS.length + number + at) % 2 == 0 ? Theme.DAY : Theme.NIGHT;
-      draw(project.design().pack().counts(), WINDOWS[at], theme, faults);
-    }
+    // What a view shows is worked out once; all windows are looked at then.
+    desk.everyView(
+        (station, view) -> {
+          for (int k = 0; k < WINDOWS_EACH; k++) {
+            int at = (number + k) % WINDOWS.length;
+            boolean day = (number / WINDOWS.length + number + at) % 2 == 0;
+            double[] window = WINDOWS[at];
+            String where =
+                "%s %s of %s at %.0fx%.0f, %.0f %%: "
+                    .formatted(
+                        station,
+                        view,
+                        project.design().pack().counts(),
+                        window[0],
+                        window[1],
+                        100 * window[2]);
+            draw(window, day ? Theme.DAY : Theme.NIGHT).forEach(f -> faults.add(where + f));
+          }
+        });
     assertThat(faults).isEmpty();
   }
 
-  private void draw(String counts, double[] window, Theme theme, List<String> faults) {
+  /** Shows what is there in a window of another size, and returns what is wrong with it. */
+  private List<String> draw(double[] window, Theme theme) {
     Desk.fx(
         () -> {
           // The screen that there is offscreen is smaller than some of the windows.
@@ -68,15 +83,9 @@ class GeometryTest extends AtTheDesk {
           scale(desk.frame, window[2]);
           return null;
         });
-    desk.everyView(
-        (station, view) -> {
-          String where =
-              "%s %s of %s at %.0fx%.0f, %.0f %%: "
-                  .formatted(station, view, counts, window[0], window[1], 100 * window[2]);
-          Desk.fx(() -> Geometry.faults(desk.stage.getScene(), window[2])).stream()
-              .distinct()
-              .forEach(f -> faults.add(where + f));
-        });
+    desk.quiet();
+    return Desk.fx(
+        () -> Geometry.faults(desk.stage.getScene(), window[2]).stream().distinct().toList());
   }
 
   private static void scale(Frame frame, double wanted) {

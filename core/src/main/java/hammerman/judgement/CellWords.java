@@ -55,11 +55,7 @@ final class CellWords {
             Station.STACK,
             stop(),
             "Each cell carries more than it may",
-            (s, c) -> {
-              String all1 = draws(s, c);
-              return "Of each of %d cells in parallel %s; the cell stands %s that long."
-                  .formatted(pack(s, c).parallel(), all1, limit(s));
-            },
+            (s, c) -> "Of each cell %s; it stands %s that long.".formatted(draws(s, c), limit(s)),
             (s, c) ->
                 "At least %d in parallel, or a cell that stands %s."
                     .formatted(
@@ -99,8 +95,8 @@ final class CellWords {
                         value(s),
                         limit(s),
                         s.protector().isEmpty()
-                            ? "Nobody ends it."
-                            : "It ends by " + s.protector() + "."),
+                            ? "Nothing ends it."
+                            : Phrases.capital(Phrases.who(s)) + " ends it."),
             (s, c) ->
                 "Lower the machine's current when one pack is out, or let the fuse be smaller.",
             "",
@@ -199,7 +195,7 @@ final class CellWords {
             "Nothing stops the discharge in time",
             (s, c) ->
                 "%s ends the discharge at %s per cell; the cell must not go below %s."
-                    .formatted(Phrases.capital(s.protector()), value(s), limit(s)),
+                    .formatted(Phrases.capital(Phrases.who(s)), value(s), limit(s)),
             (s, c) ->
                 guard(s, c).protection().inDischargePath().isPresent()
                     ? "Set the cut-off of the BMS to %s or more."

@@ -130,7 +130,7 @@ final class FuseWords {
             (s, c) ->
                 "Nearly empty, cold and worn, a short circuit at the machine gives too little: %s %s; 5 s is the usual limit."
                     .formatted(
-                        s.protector(),
+                        Phrases.who(s),
                         Double.isInfinite(s.value())
                             ? "does not open at all"
                             : "takes up to " + Figures.duration(s.value())),
@@ -214,7 +214,7 @@ final class FuseWords {
                         .formatted(
                             Figures.of(guard(s, c).chargePort().length(), Unit.METRE),
                             Phrases.fault(c.shortCircuitCurrent(s.part().second())),
-                            s.protector().isEmpty() ? "nobody ends it" : "only the BMS ends it"),
+                            s.protector().isEmpty() ? "nothing ends it" : "only the BMS ends it"),
                 (s, c) ->
                     "A fuse of %s or more in the charge lead, close to the pack."
                         .formatted(up(guard(s, c).charge().current() / 0.75, Unit.AMPERE)),

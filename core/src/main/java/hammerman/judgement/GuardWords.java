@@ -243,7 +243,7 @@ final class GuardWords {
         note(),
         "The BMS feels no temperature",
         (s, c) ->
-            "With 0 sensors it neither stops charging below %s nor discharging above %s."
+            "Without a sensor it neither stops charging below %s nor discharging above %s."
                 .formatted(
                     Phrases.celsius(pack(s, c).cell().temperatures().chargeLowest()),
                     Phrases.celsius(pack(s, c).cell().temperatures().dischargeHighest())),
@@ -263,8 +263,8 @@ final class GuardWords {
             (s, c) ->
                 switch (guard(s, c).charge().kind()) {
                   case LEAD ->
-                      "A lead charger holds its voltage for days and may equalise far above it: 1"
-                          + " of its stages is enough to overcharge lithium cells.";
+                      "A lead charger holds its voltage for days and may equalise far above"
+                          + " it: one such stage is enough to overcharge lithium cells.";
                   case SUPPLY ->
                       "A bench supply has no end of charge: after the taper it stays at %s for as long as it is on%s."
                           .formatted(

@@ -131,11 +131,11 @@ final class PackWords {
                 "Left at %s, machine, BMS and self-discharge empty the weakest group in %s; you let it stand %s."
                     .formatted(
                         percent(c.design().duty().habits().storageSoc()),
-                        Phrases.value(s),
+                        Phrases.standing(s.value()),
                         limit(s)),
             (s, c) ->
                 "Switch the machine off by the main switch, charge it again every %s, or leave it fuller."
-                    .formatted(down(s.value() / 2, Unit.DAY)),
+                    .formatted(Phrases.standing(s.value() / 2)),
             REVIVE,
             "The days until the weakest group is empty, by the machine's standing current, what the"
                 + " BMS draws and self-discharge, against the longest rest."));

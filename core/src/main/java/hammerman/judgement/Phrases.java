@@ -20,6 +20,8 @@ final class Phrases {
   static final String ARC =
       "Above 60 V DC an arc keeps burning. Local codes and a licensed person come first.";
 
+  private static final double DAY = 86_400;
+
   private Phrases() {}
 
   static String value(Stress s) {
@@ -99,15 +101,29 @@ final class Phrases {
         + "; “%s” is made for %s DC.".formatted(s.part().name(), limit(s));
   }
 
+  /** What ends it, or which of several does: the 40 A fuse. */
+  static String who(Stress s) {
+    String names = s.protector();
+    if (names.startsWith("each ") || names.startsWith("the ")) {
+      return names;
+    }
+    String article = names.contains(", ") ? "the first of " : "the ";
+    return article + names;
+  }
+
+  /** How long it may stand: in days, rounded down; in hours and minutes when less than two. */
+  static String standing(double seconds) {
+    return seconds < 2 * DAY ? Figures.duration(seconds) : down(seconds, Unit.DAY);
+  }
+
   /** What nobody ends. */
   static String overload(Stress s, Circuit c) {
     String who =
         s.protector().isEmpty()
             ? "nothing ends it"
             : s.seconds() >= 10_800
-                ? "%s does not end it".formatted(s.protector())
-                : "%s ends it after up to %s"
-                    .formatted(s.protector(), Figures.duration(s.seconds()));
+                ? who(s) + " does not end it"
+                : "%s ends it after up to %s".formatted(who(s), Figures.duration(s.seconds()));
     return "At %s, %s; “%s” is ruined above %s in that time."
         .formatted(value(s), who, s.part().name(), limit(s));
   }
@@ -116,8 +132,8 @@ final class Phrases {
     String who =
         s.protector().isEmpty()
             ? "nothing clears it"
-            : "%s takes up to %s".formatted(s.protector(), Figures.duration(s.seconds()));
-    return "In a short circuit of %s %s; “%s” stands %s that long."
+            : "%s takes up to %s".formatted(who(s), Figures.duration(s.seconds()));
+    return "In a short circuit of %s, %s; “%s” stands %s that long."
         .formatted(fault(s.value()), who, s.part().name(), limit(s));
   }
 

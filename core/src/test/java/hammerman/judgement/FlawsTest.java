@@ -18,11 +18,12 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** Every single flaw, in every kind of sound design that can have it, is found with its figures. */
 class FlawsTest {
-  private static final List<Design> SOUND =
+  static final List<Design> SOUND =
       Stream.concat(
               LongStream.range(0, 120).mapToObj(SoundDesigns::of),
               Stream.of(
@@ -38,21 +39,22 @@ class FlawsTest {
   /** Tried over the designs; the count of designs that each flaw was found in, by its place. */
   private static final Map<Integer, Integer> FOUND = new LinkedHashMap<>();
 
-  private static final List<String> PROBLEMS = problems();
+  private static final List<String> PROBLEMS = new ArrayList<>();
 
-  private static List<String> problems() {
-    List<String> problems = new ArrayList<>();
+  @BeforeAll
+  static void putEveryFlawIntoEveryDesign() {
+    FOUND.clear();
+    PROBLEMS.clear();
     List<Flaws.Flaw> all = Flaws.all();
     for (int k = 0; k < all.size(); k++) {
       Flaws.Flaw flaw = all.get(k);
       for (Design sound : SOUND) {
         if (flaw.applies().test(sound)) {
-          problem(flaw, sound).ifPresentOrElse(problems::add, () -> {});
+          problem(flaw, sound).ifPresent(PROBLEMS::add);
           FOUND.merge(k, 1, Integer::sum);
         }
       }
     }
-    return problems;
   }
 
   private static Optional<String> problem(Flaws.Flaw flaw, Design sound) {

@@ -34,7 +34,7 @@ import org.junit.jupiter.api.TestFactory;
 /** Each flaw of duty, bounds or fit on an otherwise sound design, and its repair. */
 class RulesTest {
   /** The barrow with a lower cut-out, a shorter day and stout strips: nothing to object to. */
-  private static final Design SOUND =
+  static final Design SOUND =
       duty(
           Samples.barrow()
               .withFit(null)
@@ -46,7 +46,7 @@ class RulesTest {
               d.withMachine(d.machine().withCutOutVoltage(36))
                   .withTask(((Task.ByRound) d.task()).withRounds(8)));
 
-  private record Flaw(
+  record Flaw(
       String id, Severity severity, UnaryOperator<Design> flawed, UnaryOperator<Design> repaired) {}
 
   private static Design duty(Design d, UnaryOperator<Duty> change) {
@@ -113,7 +113,7 @@ class RulesTest {
     return duty(d, x -> x.withSurroundings(x.surroundings().withColdestInUse(celsius + 273.15)));
   }
 
-  private static List<Flaw> flaws() {
+  static List<Flaw> flaws() {
     Design boxed = boxed(f -> f);
     return List.of(
         new Flaw("duty.energyShort", Severity.STOP, d -> rounds(d, 16), d -> rounds(d, 8)),
