@@ -130,36 +130,27 @@ final class Desk {
 
   /** Waits until the forecast follows the project and the scene has settled. */
   void settle() {
-    try {
-      WaitForAsyncUtils.waitFor(
-          PATIENCE,
-          TimeUnit.SECONDS,
-          () ->
-              fx(
-                  () ->
-                      !session.busyProperty().get()
-                          && session
-                              .forecastProperty()
-                              .get()
-                              .design()
-                              .equals(session.project().design())));
-    } catch (TimeoutException e) {
-      throw new AssertionError("the forecast never came", e);
-    }
+    await(this::followed, "the forecast never came");
     WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private boolean followed() {
+    return !session.busyProperty().get()
+        && session.forecastProperty().get().design().equals(session.project().design());
   }
 
   /** Waits until nothing is worked out in the background any more, and lays the scene out. */
   void quiet() {
-    settle();
-    until(() -> !fx(Latest::anyBusy));
+    do {
+      await(() -> followed() && !Latest.anyBusy(), "it never came to rest");
+      WaitForAsyncUtils.waitForFxEvents();
+    } while (fx(() -> !followed() || Latest.anyBusy()));
     fx(
         () -> {
           stage.getScene().getRoot().applyCss();
           stage.getScene().getRoot().layout();
           return null;
         });
-    WaitForAsyncUtils.waitForFxEvents();
   }
 
   void go(Station station) {
@@ -205,6 +196,15 @@ final class Desk {
       throw new AssertionError("it never came to be so", e);
     }
     WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Waits until something on the interface thread is so. */
+  private static void await(Callable<Boolean> so, String otherwise) {
+    try {
+      WaitForAsyncUtils.waitFor(PATIENCE, TimeUnit.SECONDS, () -> fx(so));
+    } catch (TimeoutException e) {
+      throw new AssertionError(otherwise, e);
+    }
   }
 
   /**

@@ -23,6 +23,7 @@ public class TypedField extends TextField {
   private boolean touched;
   private double narrowest;
   private double widest;
+  private boolean yields;
 
   /**
    * @param name what is typed here
@@ -83,13 +84,28 @@ public class TypedField extends TextField {
     fit();
   }
 
+  /** Lets the field be narrower than its words where others need the room, down to its least. */
+  public final void giveWay() {
+    yields = true;
+    widthProperty().addListener((o, was, is) -> tell());
+    fit();
+  }
+
   private void fit() {
-    double wanted =
-        WordWidth.of(getText().isEmpty() ? getPromptText() : getText(), getFont()) + RIMS;
-    double width = Math.clamp(wanted, narrowest, widest);
-    setMinWidth(width);
+    double width = Math.clamp(wanted(), narrowest, widest);
+    setMinWidth(yields ? narrowest : width);
     setPrefWidth(width);
-    setTooltip(wanted > widest ? new Tooltip(getText()) : null);
+    tell();
+  }
+
+  /** Tells the whole of words that have no room when one points. */
+  private void tell() {
+    double room = yields && getWidth() > 0 ? getWidth() : widest;
+    setTooltip(wanted() > room + 0.5 ? new Tooltip(getText()) : null);
+  }
+
+  private double wanted() {
+    return WordWidth.of(getText().isEmpty() ? getPromptText() : getText(), getFont()) + RIMS;
   }
 
   /** Applies what was typed, if anything. */

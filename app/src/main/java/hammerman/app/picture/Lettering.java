@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
  * The one place where words and figures of a picture get their places: none lies over another and
  * none leaves its ground. Names of axes come first, then figures, then notes in the order in which
  * they were written. Notes go aside where their place is taken, with a line back to it if that is
- * far; what finds no place at all is left out, the latest note first.
+ * far, and beside a curve rather than over it; what finds no place at all is left out, the latest
+ * note first.
  */
 final class Lettering {
   /** How high words reach above and below their middle, as a share of their size. */
@@ -33,6 +34,7 @@ final class Lettering {
 
   private final List<Words> written = new ArrayList<>();
   private final List<Bounds> marks = new ArrayList<>();
+  private final List<Bounds> lines = new ArrayList<>();
 
   /** What words are to a picture, the most needed first. */
   enum Rank {
@@ -87,6 +89,11 @@ final class Lettering {
     marks.add(mark);
   }
 
+  /** Has notes stand beside a piece of a curve where they can, and over it where they cannot. */
+  void shun(Bounds piece) {
+    lines.add(piece);
+  }
+
   void add(Words words) {
     if (!words.text().isEmpty()) {
       written.add(words);
@@ -104,7 +111,10 @@ final class Lettering {
         taken.addAll(marks);
         marked = true;
       }
-      Placed p = placed(w, taken);
+      Placed p = placed(w, taken, w.rank() == Rank.NOTE ? lines : List.of());
+      if (p.place() == null) {
+        p = placed(w, taken, List.of());
+      }
       if (p.place() != null) {
         taken.add(p.place());
       }
@@ -113,7 +123,7 @@ final class Lettering {
     return placed;
   }
 
-  private static Placed placed(Words w, List<Bounds> taken) {
+  private static Placed placed(Words w, List<Bounds> taken, List<Bounds> shunned) {
     Bounds ground = w.ground();
     double line = w.font().getSize() * 1.2;
     double reach = w.font().getSize() * REACH;
@@ -125,7 +135,9 @@ final class Lettering {
     for (double aside : moves ? ASIDE : STAYS) {
       for (double at : moves ? new double[] {left, other} : new double[] {left}) {
         Bounds b = new BoundingBox(at, top + aside * line, w.width(), 2 * reach);
-        if (ground.contains(b) && taken.stream().noneMatch(t -> near(t, b))) {
+        if (ground.contains(b)
+            && taken.stream().noneMatch(t -> near(t, b))
+            && shunned.stream().noneMatch(b::intersects)) {
           return new Placed(w, b, Math.abs(aside) > FAR);
         }
       }

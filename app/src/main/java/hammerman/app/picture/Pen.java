@@ -45,6 +45,9 @@ public final class Pen {
 
   private static final double TILE = 7;
 
+  /** Curves are told to words in pieces of this length, px. */
+  private static final double PIECE = 8;
+
   private static final Map<Color, Image> HATCHES = new HashMap<>();
 
   private final GraphicsContext g;
@@ -132,6 +135,20 @@ public final class Pen {
   public void curve(Role role, double thickness, double[] x, double[] y, int n) {
     stroke(role, thickness);
     g.strokePolyline(x, y, n);
+  }
+
+  /** Has notes stand beside the curve through the first {@code n} points where they can. */
+  public void shun(double[] x, double[] y, int n) {
+    for (int k = 1; k < n; k++) {
+      int pieces = (int) Math.ceil(Math.hypot(x[k] - x[k - 1], y[k] - y[k - 1]) / PIECE);
+      double wide = (x[k] - x[k - 1]) / pieces;
+      double high = (y[k] - y[k - 1]) / pieces;
+      for (int j = 0; j < pieces; j++) {
+        double left = x[k - 1] + j * wide + Math.min(0, wide);
+        double top = y[k - 1] + j * high + Math.min(0, high);
+        lettering.shun(new BoundingBox(left, top, Math.abs(wide), Math.abs(high)));
+      }
+    }
   }
 
   /** Fills an area with a share of its colour. */

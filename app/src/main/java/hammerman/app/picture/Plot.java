@@ -51,14 +51,26 @@ public final class Plot {
 
   /** Draws a curve through values. */
   public Plot curve(Role role, double thickness, double[] xs, double[] ys) {
-    double[] px = new double[xs.length];
-    double[] py = new double[xs.length];
-    for (int k = 0; k < xs.length; k++) {
-      px[k] = x.at(xs[k]);
-      py[k] = y.at(ys[k]);
-    }
-    pen.curve(role, thickness, px, py, px.length);
+    double[][] at = pixels(xs, ys);
+    pen.curve(role, thickness, at[0], at[1], xs.length);
     return this;
+  }
+
+  /** Draws a curve that notes stand beside where they can. */
+  public Plot clearCurve(Role role, double thickness, double[] xs, double[] ys) {
+    double[][] at = pixels(xs, ys);
+    pen.curve(role, thickness, at[0], at[1], xs.length);
+    pen.shun(at[0], at[1], xs.length);
+    return this;
+  }
+
+  private double[][] pixels(double[] xs, double[] ys) {
+    double[][] at = new double[2][xs.length];
+    for (int k = 0; k < xs.length; k++) {
+      at[0][k] = x.at(xs[k]);
+      at[1][k] = y.at(ys[k]);
+    }
+    return at;
   }
 
   /** Shades between two curves over the same abscissae. */

@@ -26,6 +26,9 @@ import org.jspecify.annotations.Nullable;
 
 /** The nameplate: the pack in one strip. */
 final class Nameplate extends HBox {
+  /** A name takes as much of the strip as is left, up to this, px. */
+  private static final double LONGEST_NAME = 620;
+
   private final Session session;
   private final TypedField name = new TypedField("Name of the project", this::rename);
   private boolean brief;
@@ -40,13 +43,15 @@ final class Nameplate extends HBox {
     getStyleClass().add("plate");
     name.getStyleClass().add("pack-name");
     name.setId("pack-name");
-    name.widen(190, 320);
+    name.widen(190, LONGEST_NAME);
+    name.giveWay();
     variant.getStyleClass().add("variant");
     variant.setId("variant");
     counts.getStyleClass().add("counts");
     counts.setId("counts");
     counts.setMinWidth(USE_PREF_SIZE);
     chemistry.getStyleClass().add("variant");
+    chemistry.setMinWidth(USE_PREF_SIZE);
     VBox title = new VBox(0, name, variant);
     VBox.setMargin(variant, new Insets(0, 0, 0, 5));
     getChildren().addAll(rivet(), title, spring(), new VBox(-2, counts, chemistry), spring());
@@ -61,7 +66,7 @@ final class Nameplate extends HBox {
 
   /** Takes less room: a shorter name, and no price. */
   void compact(boolean is) {
-    name.widen(is ? 130 : 190, is ? 170 : 320);
+    name.widen(is ? 130 : 190, LONGEST_NAME);
     FigureView price = Objects.requireNonNull(figures.get(Headline.COST));
     price.setVisible(!is);
     price.setManaged(!is);

@@ -1,5 +1,6 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.control.EvenRows;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.Views;
 import hammerman.app.job.Latest;
@@ -22,7 +23,6 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -60,7 +60,7 @@ public final class ForecastStation implements StationView {
     figure(bench, "Settles at", Headline.SETTLED_TEMPERATURE);
     figure(bench, "Charge time", Headline.CHARGE_TIME);
     figure(bench, "Life", Headline.LIFE);
-    FlowPane row = new FlowPane(2, 2);
+    EvenRows row = new EvenRows(2, 2);
     row.getChildren().addAll(figures.values());
     fullEffort.getStyleClass().add("answer");
     fullEffort.setMinHeight(Region.USE_PREF_SIZE);
@@ -79,7 +79,7 @@ public final class ForecastStation implements StationView {
     below.setMinHeight(170);
     VBox.setVgrow(trace, Priority.ALWAYS);
     trace.setPrefHeight(330);
-    trace.setMinHeight(204);
+    trace.setMinHeight(276);
     VBox run = new VBox(6, trace, below);
     VBox anyAir = new VBox(6, fullEffort, air);
     VBox.setVgrow(air, Priority.ALWAYS);

@@ -94,17 +94,17 @@ final class LifeSheet extends PictureOf<Forecast> {
       calendar[k] = shown(p.calendarLoss(), floor);
     }
     plot.band(Role.HOT, 0.16, xs, low, high);
-    plot.curve(Role.SOFT, 1, xs, calendar);
+    plot.clearCurve(Role.SOFT, 1, xs, calendar);
     int inside = (int) points.stream().filter(p -> 1 - p.loss() >= floor).count();
-    plot.curve(Role.HOT, 2.5, Arrays.copyOf(xs, inside), Arrays.copyOf(mean, inside));
+    plot.clearCurve(Role.HOT, 2.5, Arrays.copyOf(xs, inside), Arrays.copyOf(mean, inside));
+    int at = Math.max(0, (int) (n * 0.62) - 1);
+    pen.words(Role.SOFT, Pen.TEXT, x.at(xs[at]), y.at(calendar[at]) - 9, "time alone");
     others(pen, plot, f, x, y, floor);
     plot.level(
         Role.INK,
         life.endOfLife() * 100,
         "worn out at " + Figures.of(life.endOfLife(), Unit.PERCENT, 0),
         false);
-    int at = Math.max(0, (int) (n * 0.62) - 1);
-    pen.words(Role.SOFT, Pen.TEXT, x.at(xs[at]), y.at(calendar[at]) - 9, "time alone");
     if (life.indicative()) {
       pen.wordsBefore(Role.AMBER, Pen.TEXT, x.to(), y.to() - 11, "indicative only");
     }
@@ -129,7 +129,7 @@ final class LifeSheet extends PictureOf<Forecast> {
               .toList();
       double[] xs = points.stream().mapToDouble(LifeForecast.Point::years).toArray();
       double[] ys = points.stream().mapToDouble(p -> shown(p.loss(), floor)).toArray();
-      plot.curve(Role.COOL, 1.5, xs, ys);
+      plot.clearCurve(Role.COOL, 1.5, xs, ys);
       int last = xs.length - 1;
       String words =
           "ceiling "

@@ -39,7 +39,7 @@ final class RunTrace extends Picture {
   private static final String TEMPERATURE = "Mean cell temperature, °C";
   private static final String SERVED = "duty served";
   private static final double BOTTOM = 20;
-  private static final double GAP = 20;
+  private static final double GAP = 24;
 
   private @Nullable Forecast forecast;
   private @Nullable CellTrace cells;

@@ -1,5 +1,6 @@
 package hammerman.app.station.guard;
 
+import hammerman.app.control.EvenRows;
 import hammerman.app.control.FigureView;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
@@ -64,7 +65,7 @@ final class ChainView extends VBox {
     figure(bench, "Short circuit at the fuse", Headline.SHORT_CIRCUIT);
     figure(bench, "Charges to", Headline.CHARGE_CEILING);
     figure(bench, "Heaviest ten minutes", Headline.CONTINUOUS_CURRENT);
-    FlowPane figureRow = new FlowPane(14, 2);
+    EvenRows figureRow = new EvenRows(14, 2);
     figureRow.setMinHeight(USE_PREF_SIZE);
     figureRow.getChildren().addAll(figures.values());
     VBox.setVgrow(chain, Priority.ALWAYS);

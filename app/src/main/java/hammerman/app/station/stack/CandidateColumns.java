@@ -18,7 +18,7 @@ final class CandidateColumns {
   /** Returns them; those of the parts are empty until the parts are worked out. */
   static List<Column<Candidate>> of(Foremost foremost) {
     return List.of(
-        Column.words("Cell", 150, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
+        Column.words("Cell", 140, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
         Column.figures(
             "Counts",
             58,
@@ -59,6 +59,6 @@ final class CandidateColumns {
             c -> foremost.of(c).map(e -> Figures.fixed(e.price(), 0)).orElse(""),
             Comparator.comparingDouble(
                 c -> foremost.of(c).map(Equipped::price).orElse(Double.MAX_VALUE))),
-        Column.<Candidate>words("Parts", 70, foremost::suits).styled(foremost::style));
+        Column.<Candidate>words("Parts", 84, foremost::suits).styled(foremost::style));
   }
 }
