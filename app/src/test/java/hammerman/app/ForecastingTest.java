@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hammerman.finding.Station;
 import hammerman.project.Shipped;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
@@ -26,6 +27,26 @@ class ForecastingTest extends AtTheDesk {
     assertThat(hottest).contains("Hottest is cell", "lowest is group");
     desk.press("#cells-coldest");
     assertThat(desk.text("#every-cell")).contains("Hottest is cell").isNotEqualTo(hottest);
+  }
+
+  /** What only this page shows is given up when it is left, and goes on when it is seen again. */
+  @Test
+  void packsAreNotDrawnAndDaysNotRunForAPageThatNobodySees() {
+    desk.example();
+    Label spread =
+        Desk.fx(
+            () -> {
+              desk.frame.go(Station.FORECAST, "cells");
+              Label line = (Label) desk.stage.getScene().lookup("#spread");
+              desk.frame.go(Station.DUTY);
+              return line;
+            });
+    desk.quiet();
+    assertThat(Desk.fx(spread::getText)).startsWith("Packs are drawn");
+    desk.view(Station.FORECAST, "cells");
+    desk.quiet();
+    assertThat(Desk.fx(spread::getText)).startsWith("Of 200 packs drawn");
+    assertThat(desk.text("#every-cell")).contains("Hottest is cell");
   }
 
   @Test

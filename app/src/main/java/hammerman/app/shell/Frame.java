@@ -19,20 +19,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Parent;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Window;
@@ -44,23 +36,6 @@ import org.slf4j.LoggerFactory;
 public final class Frame {
   private static final Logger LOG = LoggerFactory.getLogger(Frame.class);
 
-  /** The least width, in px, at which the states of the stations stand in words. */
-  private static final double FULL_LINE = 1280;
-
-  /** The least width, in px, at which the nameplate has everything on it. */
-  private static final double FULL_PLATE = 960;
-
-  /**
-   * The least width, in px, at which undo and redo have buttons; keys and menu have them always.
-   */
-  private static final double BUTTONS = 1080;
-
-  /** The least width, in px, at which the stations stand as wide apart as is comfortable. */
-  private static final double TIGHT_LINE = 800;
-
-  /** The least width, in px, at which the judgements stand beside the page. */
-  private static final double RAIL = 1100;
-
   private final Session session;
   private final Settings settings;
   private final StackPane root = new StackPane();
@@ -70,11 +45,10 @@ public final class Frame {
   private final Rail rail;
   private final RailPlace side;
   private final Overlay overlay = new Overlay();
-  private final ScrollPane page = new ScrollPane();
   private final Notices notices = new Notices();
   private final StatusBar status = new StatusBar();
-  private final Button undo = tool("Undo", "undo");
-  private final Button redo = tool("Redo", "redo");
+  private final UndoButtons undo;
+  private final Sheet sheet;
   private final Stations stations;
   private final FileDesk desk;
   private final ProjectCommands project;
@@ -115,19 +89,23 @@ public final class Frame {
             status::tell,
             this::complain);
     commands = new Commands(commands());
-    root.getChildren().addAll(sheet(), overlay);
+    undo = new UndoButtons(project::undo, project::redo);
+    sheet = new Sheet(line, undo, commands.menu(this::recent), plate, side);
+    sheet.tell(notices, status);
+    root.getChildren().addAll(sheet, overlay);
+    root.widthProperty().addListener((o, was, is) -> sheet.fit(is.doubleValue()));
     zoom = new Zoom(root, settings.number("scale", 1));
     root.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
     session.forecastProperty().addListener((o, was, is) -> show(is));
     session.projectProperty().addListener((o, was, is) -> showProject(is));
     session.keeper().recordsProperty().addListener((o, was, is) -> changed(Slice.RECORDS));
-    session.undoableProperty().addListener((o, was, is) -> showUndoable());
+    session.undoableProperty().addListener((o, was, is) -> undo.show(is));
     session.keeper().keptProperty().addListener((o, was, is) -> status.show(is, desk::time));
     Dimmer.follow(session.busyProperty(), session.forecastTroubleProperty(), List.of(plate, rail));
     // Refusals and failures of whatever was pressed or painted end here, in words.
     Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> failed(e));
     plate.show(session.project());
-    showUndoable();
+    undo.show(session.undoableProperty().get());
     status.show(session.keeper().keptProperty().get(), desk::time);
     troubles = new Troubles(session, notices);
     go(Station.DUTY);
@@ -149,7 +127,7 @@ public final class Frame {
       current.leave();
     }
     current = stations.of(station);
-    page.setVvalue(0);
+    sheet.toTop();
     line.select(station);
     show(session.forecastProperty().get());
   }
@@ -218,10 +196,10 @@ public final class Frame {
     side.show(forecast);
     try {
       current.show(forecast);
-      page.setContent(current.page());
+      sheet.show(current.page());
     } catch (RuntimeException e) {
       LOG.error("the page of {} failed", current.page().station(), e);
-      page.setContent(failure(e));
+      sheet.show(failure(e));
     }
   }
 
@@ -257,58 +235,6 @@ public final class Frame {
     VBox sheet = new VBox(words);
     sheet.getStyleClass().add("sheet-of-paper");
     return sheet;
-  }
-
-  private Node sheet() {
-    Label wordmark = new Label("Hammerman");
-    wordmark.getStyleClass().add("wordmark");
-    wordmark.setMinWidth(Region.USE_PREF_SIZE);
-    Region spring = new Region();
-    HBox.setHgrow(spring, Priority.ALWAYS);
-    undo.setOnAction(e -> project.undo());
-    redo.setOnAction(e -> project.redo());
-    HBox top = new HBox(wordmark, line, spring, undo, redo, commands.menu(this::recent));
-    top.getStyleClass().add("line");
-    VBox head = new VBox(top, inset(plate, 2, 16, 6, 16), notices);
-
-    page.setFitToWidth(true);
-    page.setFitToHeight(true);
-    page.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
-    page.getStyleClass().add("page");
-    page.setFocusTraversable(false);
-    // The skin keeps an image of the whole page, which would be made anew for each stroke in it.
-    page.skinProperty().addListener((o, was, is) -> page.lookup(".viewport").setCache(false));
-    BorderPane sheet = new BorderPane();
-    sheet.setTop(head);
-    sheet.setCenter(inset(page, 0, 4, 4, 16));
-    sheet.setRight(side);
-    sheet.setBottom(status);
-    // Of the root, whose width is what there is; the sheet is never narrower than what it holds.
-    root.widthProperty()
-        .addListener(
-            (o, was, is) -> {
-              line.compact(is.doubleValue() < FULL_LINE, is.doubleValue() < TIGHT_LINE);
-              plate.compact(is.doubleValue() < FULL_PLATE);
-              plate.brief(is.doubleValue() < RAIL);
-              side.narrow(is.doubleValue() < RAIL);
-              boolean named = is.doubleValue() >= FULL_PLATE;
-              wordmark.setVisible(named);
-              wordmark.setManaged(named);
-              boolean wide = is.doubleValue() >= BUTTONS;
-              List.of(undo, redo)
-                  .forEach(
-                      b -> {
-                        b.setVisible(wide);
-                        b.setManaged(wide);
-                      });
-            });
-    return sheet;
-  }
-
-  private static Region inset(Region node, double top, double right, double bottom, double left) {
-    StackPane box = new StackPane(node);
-    box.setPadding(new Insets(top, right, bottom, left));
-    return box;
   }
 
   private List<Command> recent() {
@@ -382,16 +308,6 @@ public final class Frame {
     settings.put("scale", zoom.scale());
   }
 
-  private void showUndoable() {
-    Session.Undoable can = session.undoableProperty().get();
-    undo.setDisable(can.undo().isEmpty());
-    redo.setDisable(can.redo().isEmpty());
-    undo.setAccessibleText("Undo " + can.undo().orElse("nothing"));
-    redo.setAccessibleText("Redo " + can.redo().orElse("nothing"));
-    undo.setTooltip(can.undo().map(w -> new Tooltip("Take back: " + w)).orElse(null));
-    redo.setTooltip(can.redo().map(w -> new Tooltip("Make again: " + w)).orElse(null));
-  }
-
   private void failed(Throwable e) {
     if (e instanceof InvalidValue refused) {
       complain("Not done: " + refused.getMessage());
@@ -409,13 +325,5 @@ public final class Frame {
 
   private @Nullable Window window() {
     return root.getScene() == null ? null : root.getScene().getWindow();
-  }
-
-  private static Button tool(String words, String id) {
-    Button button = new Button(words);
-    button.setId(id);
-    button.getStyleClass().add("plain");
-    button.setMinWidth(Region.USE_PREF_SIZE);
-    return button;
   }
 }

@@ -1,0 +1,99 @@
+package hammerman.app.shell;
+
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** The sheet of the workbench: what stands around the page, and what gives way as it narrows. */
+final class Sheet extends BorderPane {
+  /** The least width, in px, at which the states of the stations stand in words. */
+  private static final double FULL_LINE = 1280;
+
+  /** The least width, in px, at which the nameplate has everything on it. */
+  private static final double FULL_PLATE = 960;
+
+  /** The least width, in px, at which undo and redo have buttons. */
+  private static final double BUTTONS = 1080;
+
+  /** The least width, in px, at which the stations stand as wide apart as is comfortable. */
+  private static final double TIGHT_LINE = 800;
+
+  /** The least width, in px, at which the judgements stand beside the page. */
+  private static final double RAIL = 1100;
+
+  private final Label wordmark = new Label("Hammerman");
+  private final LineBar line;
+  private final UndoButtons undo;
+  private final Nameplate plate;
+  private final RailPlace side;
+  private final ScrollPane page = new ScrollPane();
+
+  Sheet(LineBar line, UndoButtons undo, MenuButton menu, Nameplate plate, RailPlace side) {
+    this.line = line;
+    this.undo = undo;
+    this.plate = plate;
+    this.side = side;
+    wordmark.getStyleClass().add("wordmark");
+    wordmark.setMinWidth(USE_PREF_SIZE);
+    Region spring = new Region();
+    HBox.setHgrow(spring, Priority.ALWAYS);
+    HBox top = new HBox(wordmark, line, spring);
+    top.getChildren().addAll(undo.both());
+    top.getChildren().add(menu);
+    top.getStyleClass().add("line");
+    page.setFitToWidth(true);
+    page.setFitToHeight(true);
+    page.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
+    page.getStyleClass().add("page");
+    page.setFocusTraversable(false);
+    // The skin keeps an image of the whole page, which would be made anew for each stroke in it.
+    page.skinProperty().addListener((o, was, is) -> page.lookup(".viewport").setCache(false));
+    setTop(new VBox(top, inset(plate, 2, 16, 6, 16)));
+    setCenter(inset(page, 0, 4, 4, 16));
+    setRight(side);
+  }
+
+  /** Puts what is said of the whole window above and below the page. */
+  void tell(Node above, Node below) {
+    ((VBox) getTop()).getChildren().add(above);
+    setBottom(below);
+  }
+
+  /** Shows a page. */
+  void show(Node content) {
+    page.setContent(content);
+  }
+
+  /** Goes to the top of the page. */
+  void toTop() {
+    page.setVvalue(0);
+  }
+
+  /**
+   * Lets parts give way in a window of this width, px; that of the window, as the sheet is never
+   * narrower than what it holds.
+   */
+  void fit(double width) {
+    line.compact(width < FULL_LINE, width < TIGHT_LINE);
+    plate.compact(width < FULL_PLATE);
+    plate.brief(width < RAIL);
+    side.narrow(width < RAIL);
+    wordmark.setVisible(width >= FULL_PLATE);
+    wordmark.setManaged(width >= FULL_PLATE);
+    undo.setShown(width >= BUTTONS);
+  }
+
+  private static Region inset(Region node, double top, double right, double bottom, double left) {
+    StackPane box = new StackPane(node);
+    box.setPadding(new Insets(top, right, bottom, left));
+    return box;
+  }
+}
