@@ -24,6 +24,17 @@ public final class Plot {
 
   /** Draws rules and figures of the y axis and its name above it. */
   public Plot vertical(String name) {
+    pen.name(Role.SOFT, Pen.TEXT, Math.max(2, x.from() - 34), y.to() - 11, name);
+    return rules();
+  }
+
+  /** Draws them for a low strip among others: the name stands clear of the figures. */
+  public Plot strip(String name) {
+    pen.name(Role.SOFT, Pen.TEXT, x.from(), y.to() - 9, name);
+    return rules();
+  }
+
+  private Plot rules() {
     double gap = y.gap(Y_GAP);
     int decimals = y.decimals(gap);
     for (double tick : y.ticks(gap)) {
@@ -31,7 +42,6 @@ public final class Plot {
       pen.figureBefore(
           Role.SOFT, Pen.TEXT, x.from() - 6, y.at(tick), Figures.fixed(tick, decimals));
     }
-    pen.name(Role.SOFT, Pen.TEXT, Math.max(2, x.from() - 34), y.to() - 11, name);
     return this;
   }
 

@@ -79,7 +79,7 @@ public final class ForecastStation implements StationView {
     below.setMinHeight(170);
     VBox.setVgrow(trace, Priority.ALWAYS);
     trace.setPrefHeight(330);
-    trace.setMinHeight(276);
+    trace.setMinHeight(220);
     VBox run = new VBox(6, trace, below);
     VBox anyAir = new VBox(6, fullEffort, air);
     VBox.setVgrow(air, Priority.ALWAYS);

@@ -39,7 +39,7 @@ final class RunTrace extends Picture {
   private static final String TEMPERATURE = "Mean cell temperature, °C";
   private static final String SERVED = "duty served";
   private static final double BOTTOM = 20;
-  private static final double GAP = 24;
+  private static final double GAP = 18;
 
   private @Nullable Forecast forecast;
   private @Nullable CellTrace cells;
@@ -193,7 +193,7 @@ final class RunTrace extends Picture {
     }
     double span = channel == Channel.TEMPERATURE ? LEAST_KELVIN : 1e-3;
     Scale y = Scale.around(reach.getMin(), reach.getMax(), span, bottom, top);
-    Plot plot = new Plot(pen, x, y).vertical(strip.title());
+    Plot plot = new Plot(pen, x, y).strip(strip.title());
     pen.line(Role.RULE, 1, x.from(), y.from(), x.to(), y.from());
     strip
         .spread()
@@ -260,7 +260,7 @@ final class RunTrace extends Picture {
       double at = x.at(f.duty().endTime() / unit);
       upright(pen, Role.COOL, at, strip);
       // Early in the run the name of the strip stands before it.
-      boolean early = at - pen.width(Pen.TEXT, SERVED) < pen.width(Pen.TEXT, first) + 12;
+      boolean early = at - pen.width(Pen.TEXT, SERVED) < x.from() + pen.width(Pen.TEXT, first) + 12;
       if (early) {
         pen.words(Role.COOL, Pen.TEXT, at + 5, TOP - 9, SERVED);
       } else {
