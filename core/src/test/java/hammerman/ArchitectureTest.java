@@ -8,7 +8,6 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
-import hammerman.judgement.Judge;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -100,10 +99,5 @@ class ArchitectureTest {
       assertThat(folders.map(f -> f.getFileName().toString()))
           .containsExactlyInAnyOrderElementsOf(ORDER);
     }
-  }
-
-  @Test
-  void theListOfJudgementsIsTrue() throws IOException {
-    assertThat(Files.readString(Path.of("../docs/judgements.md"))).isEqualTo(Judge.page());
   }
 }

@@ -6,10 +6,12 @@ import hammerman.duty.Load;
 import hammerman.finding.Finding.Measure;
 import hammerman.finding.Station;
 import hammerman.judgement.Rule.Found;
+import hammerman.unit.Currency;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Whether the pack keeps within mass, room, money and law, and the drive suits its voltage. */
 final class BoundsRules {
@@ -60,61 +62,66 @@ final class BoundsRules {
 
   private BoundsRules() {}
 
+  /** A bound that the user set, if it is passed by more than rounding. */
+  private static Optional<Measure> passed(
+      String quantity, double value, @Nullable Double limit, Unit unit) {
+    return Optional.ofNullable(limit)
+        .map(l -> Measure.most(quantity, value, l, unit))
+        .filter(Measure::exceeded);
+  }
+
+  private static String[] apart(Measure m) {
+    return Figures.apart(m.value(), m.limit(), m.unit());
+  }
+
   private static Optional<Found> mass(Case c) {
-    Double limit = c.asked().bounds().mass();
-    if (limit == null || c.pack().mass() <= limit) {
-      return Optional.empty();
-    }
-    return Found.warn(
-        "Heavier than allowed",
-        "The pack weighs about %s; the limit is %s."
-            .formatted(
-                Figures.of(c.pack().mass(), Unit.KILOGRAM), Figures.of(limit, Unit.KILOGRAM)),
-        "Use fewer cells or a cell with more energy per mass.",
-        Measure.most("mass", c.pack().mass(), limit, Unit.KILOGRAM));
+    return passed("mass", c.pack().mass(), c.asked().bounds().mass(), Unit.KILOGRAM)
+        .flatMap(
+            m ->
+                Found.warn(
+                    "Heavier than allowed",
+                    "The pack weighs about %s; the limit is %s.".formatted((Object[]) apart(m)),
+                    "Use fewer cells or a cell with more energy per mass.",
+                    m));
   }
 
   private static Optional<Found> volume(Case c) {
-    Double limit = c.asked().bounds().volume();
-    if (limit == null || c.pack().volume() <= limit) {
-      return Optional.empty();
-    }
-    return Found.warn(
-        "Larger than the room there is",
-        "In a plain box the cells take about %s; there is room for %s."
-            .formatted(Figures.of(c.pack().volume(), Unit.LITRE), Figures.of(limit, Unit.LITRE)),
-        "Use fewer cells or a cell with more energy in its size.",
-        Measure.most("volume", c.pack().volume(), limit, Unit.LITRE));
+    return passed("volume", c.pack().volume(), c.asked().bounds().volume(), Unit.LITRE)
+        .flatMap(
+            m ->
+                Found.warn(
+                    "Larger than the room there is",
+                    "In a plain box the cells take about %s; there is room for %s."
+                        .formatted((Object[]) apart(m)),
+                    "Use fewer cells or a cell with more energy in its size.",
+                    m));
   }
 
   private static Optional<Found> budget(Case c) {
-    Double limit = c.asked().bounds().budget();
-    if (limit == null || c.pack().cost() <= limit) {
-      return Optional.empty();
-    }
-    return Found.warn(
-        "Dearer than the budget",
-        "The cells cost %s; the budget is %s."
-            .formatted(
-                c.asked().bounds().prices().money(c.pack().cost(), 0),
-                c.asked().bounds().prices().money(limit, 0)),
-        "Use fewer cells or a cheaper cell.",
-        Measure.most("cost of the cells", c.pack().cost(), limit, Unit.MONEY));
+    Currency prices = c.asked().bounds().prices();
+    return passed("cost of the cells", c.pack().cost(), c.asked().bounds().budget(), Unit.MONEY)
+        .flatMap(
+            m ->
+                Found.warn(
+                    "Dearer than the budget",
+                    "The cells cost %s; the budget is %s."
+                        .formatted(prices.money(m.value(), 0), prices.money(m.limit(), 0)),
+                    "Use fewer cells or a cheaper cell.",
+                    m));
   }
 
   private static Optional<Found> localPower(Case c) {
-    Double limit = c.asked().bounds().localPower();
-    double most = c.duty().extremes().peakPower();
-    if (limit == null || most <= limit) {
-      return Optional.empty();
-    }
-    return Found.note(
-        "More power than local rules allow",
-        "The duty draws up to %s; you entered %s as the local limit."
-            .formatted(Figures.of(most, Unit.WATT), Figures.of(limit, Unit.WATT)),
-        "Local rules come first: read what they measure (often rated motor power, not battery"
-            + " power), and set the machine's limit accordingly.",
-        Measure.most("power", most, limit, Unit.WATT));
+    return passed(
+            "power", c.duty().extremes().peakPower(), c.asked().bounds().localPower(), Unit.WATT)
+        .flatMap(
+            m ->
+                Found.note(
+                    "More power than local rules allow",
+                    "The duty draws up to %s; you entered %s as the local limit."
+                        .formatted((Object[]) apart(m)),
+                    "Local rules come first: read what they measure (often rated motor power, not"
+                        + " battery power), and set the machine's limit accordingly.",
+                    m));
   }
 
   private static double fastest(Case c) {

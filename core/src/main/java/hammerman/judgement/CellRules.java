@@ -184,7 +184,7 @@ final class CellRules {
     if (discharging > tested) {
       return Found.note(
           "The forecast of life is stretched beyond its tests",
-          "The heaviest ten minutes draw %s of the capacity per hour from each cell; the cells that the ageing law was found on were tested up to %s."
+          "The heaviest ten minutes draw from each cell at a C-rate of %s; the cells that the ageing law was found on were tested up to %s."
               .formatted(Figures.number(discharging), Figures.number(tested)),
           "Count on less than the forecast tells, or use more cells in parallel.",
           Measure.most("C-rate of the heaviest ten minutes", discharging, tested, Unit.ONE));

@@ -52,7 +52,7 @@ public final class Judge {
   /** Returns the ids of all that is looked at. */
   public static List<String> ids() {
     return Stream.concat(
-            Readings.table().keySet().stream().map(k -> k.part().key() + "." + k.kind().key()),
+            Readings.table().stream().map(k -> k.part().key() + "." + k.kind().key()),
             RULES.stream().map(Rule::id))
         .toList();
   }

@@ -108,7 +108,7 @@ class FlawsTest {
     Set<String> visited =
         all.stream().map(f -> f.id().replaceFirst("^second\\.", "")).collect(Collectors.toSet());
     Set<String> cells =
-        Readings.table().keySet().stream()
+        Readings.table().stream()
             .map(k -> k.part().key() + "." + k.kind().key())
             .collect(Collectors.toSet());
     cells.removeAll(visited);

@@ -2,8 +2,12 @@ package hammerman.judgement;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hammerman.Flaws;
 import hammerman.Samples;
 import hammerman.cell.Health;
+import hammerman.chain.Chain;
+import hammerman.circuit.Circuit;
+import hammerman.circuit.Part;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.duty.Drive;
@@ -11,6 +15,7 @@ import hammerman.duty.Duty;
 import hammerman.duty.Task;
 import hammerman.finding.Finding;
 import hammerman.finding.Severity;
+import hammerman.finding.Station;
 import hammerman.fit.Arrangement;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
@@ -20,11 +25,18 @@ import hammerman.guard.Bms;
 import hammerman.guard.Fusing;
 import hammerman.guard.Protection;
 import hammerman.pack.ConductorMaterial;
+import hammerman.pack.MatchedCells;
 import hammerman.pack.Strip;
 import hammerman.pack.TakeOff;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
@@ -105,6 +117,10 @@ class RulesTest {
     return d.withPack(d.pack().withStrip(Strip.plain(ConductorMaterial.NICKEL, 0.05e-3, 5e-3, 1)));
   }
 
+  private static Design slowly(Design d) {
+    return Samples.withGuard(d, g -> g.withCharge(g.charge().withCurrent(2)));
+  }
+
   private static Design inAir(Design d, double celsius) {
     return duty(d, x -> x.withSurroundings(x.surroundings().withHottestInUse(celsius + 273.15)));
   }
@@ -113,10 +129,29 @@ class RulesTest {
     return duty(d, x -> x.withSurroundings(x.surroundings().withColdestInUse(celsius + 273.15)));
   }
 
+  /** The cells of the pack as measured, all good, but some without a resistance. */
+  private static MatchedCells measured(int without) {
+    List<MatchedCells.Group> groups = new ArrayList<>();
+    for (int g = 0; g < 13; g++) {
+      List<MatchedCells.Cell> cells = new ArrayList<>();
+      for (int k = 0; k < 6; k++) {
+        Double ohms = 6 * g + k < without ? null : 0.016;
+        cells.add(new MatchedCells.Cell("A" + (6 * g + k + 1), 4.5, ohms));
+      }
+      groups.add(new MatchedCells.Group(cells));
+    }
+    return new MatchedCells(groups, true);
+  }
+
   static List<Flaw> flaws() {
     Design boxed = boxed(f -> f);
     return List.of(
         new Flaw("duty.energyShort", Severity.STOP, d -> rounds(d, 16), d -> rounds(d, 8)),
+        new Flaw(
+            "duty.energyShort",
+            Severity.STOP,
+            d -> duty(d, x -> x.withMachine(x.machine().withCutOutVoltage(47))),
+            d -> d),
         new Flaw(
             "duty.tooHot",
             Severity.STOP,
@@ -128,6 +163,16 @@ class RulesTest {
             Severity.NOTE,
             d -> duty(d, x -> x.withSurroundings(x.surroundings().withColdestCharging(276.15))),
             d -> Samples.withGuard(d, g -> g.withCharge(g.charge().withCurrent(6)))),
+        new Flaw(
+            "life.unseen",
+            Severity.NOTE,
+            d -> Samples.withGuard(d, g -> g.withCharge(g.charge().withCurrent(14))),
+            d -> Samples.withGuard(d, g -> g.withCharge(g.charge().withCurrent(13.2)))),
+        new Flaw(
+            "life.unseen",
+            Severity.NOTE,
+            d -> steady(slowly(d.withCounts(13, 1)), 500),
+            d -> steady(slowly(d.withCounts(13, 1)), 200)),
         new Flaw("duty.shortWhenWorn", Severity.NOTE, d -> rounds(d, 11), d -> rounds(d, 8)),
         new Flaw(
             "duty.coldDay",
@@ -176,6 +221,16 @@ class RulesTest {
             Severity.NOTE,
             d -> d.withCell(d.pack().cell().withHealth(new Health(0.9, 1.2))),
             d -> d.withCell(d.pack().cell().withHealth(Health.NEW))),
+        new Flaw(
+            "cell.reclaimed",
+            Severity.NOTE,
+            d -> d.withMatched(measured(1)),
+            d -> d.withMatched(measured(0))),
+        new Flaw(
+            "cell.reclaimed",
+            Severity.NOTE,
+            d -> d.withMatched(measured(14)),
+            d -> d.withMatched(measured(0))),
         new Flaw("charge.regenerationFull", Severity.WARN, d -> regen(d, 1), d -> regen(d, 15)),
         new Flaw(
             "charge.hot",
@@ -318,6 +373,68 @@ class RulesTest {
   void everythingLookedAtIsListedOnce() {
     assertThat(Judge.ids()).doesNotHaveDuplicates();
     assertThat(flaws().stream().map(Flaw::id)).allMatch(Judge.ids()::contains);
+    assertThat(Flaws.all().stream().map(f -> f.id().replaceFirst("^second\\.", "")))
+        .allMatch(Judge.ids()::contains);
+  }
+
+  @Test
+  void thePageOfJudgementsIsTrue() throws IOException {
+    assertThat(Files.readString(Path.of("../docs/judgements.md"))).isEqualTo(Judge.page());
+  }
+
+  /** A value exactly on its limit is within it; so is one exactly on the limit of a stop. */
+  @Test
+  void whatIsExactlyOnALimitIsWithinIt() {
+    Design full = SOUND.withCell(SOUND.pack().cell().withFullVoltage(4));
+    assertThat(find("pack.touch", full.withCounts(15, 6))).isEmpty();
+    Finding high = find("pack.touch", full.withCounts(30, 6)).orElseThrow();
+    assertThat(high.severity()).isEqualTo(Severity.WARN);
+    assertThat(high.why()).contains("120 V", "Above 60 V");
+    assertThat(high.fix()).doesNotContain("licensed");
+    Design unfused =
+        Samples.withGuard(full.withCounts(15, 6), g -> g.withFusing(new Fusing.BmsOnly()));
+    assertThat(find("fuse.none", unfused).map(Finding::severity)).contains(Severity.WARN);
+    assertThat(find("fuse.none", unfused.withCounts(16, 6)).map(Finding::severity))
+        .contains(Severity.STOP);
+    assertThat(find("bounds.mass", mass(SOUND, SOUND.pack().mass()))).isEmpty();
+    assertThat(find("bounds.localPower", power(SOUND, 1500))).isEmpty();
+    assertThat(find("bounds.localPower", power(SOUND, 1499))).isPresent();
+  }
+
+  private static Design mass(Design d, double kilograms) {
+    return duty(d, x -> x.withBounds(x.bounds().withMass(kilograms)));
+  }
+
+  private static Design power(Design d, double watts) {
+    return duty(d, x -> x.withBounds(x.bounds().withLocalPower(watts)));
+  }
+
+  /** The quick look says what the whole one says of what cell and counts mend, and no more. */
+  @Test
+  void aQuickLookFindsWhatCellAndCountsMend() {
+    Design bad = hardest(charge(SOUND.withCounts(15, 2), 66), 240, 10).withCounts(15, 2);
+    Chain chain = Chain.of(bad);
+    Forecast f = Forecast.of(bad);
+    Circuit circuit = Circuit.of(chain, Optional.empty());
+    List<Finding> quick =
+        Judge.stack(
+            new Case(
+                circuit,
+                f.duty(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty()));
+    assertThat(quick).isNotEmpty().allMatch(j -> j.station() == Station.STACK);
+    assertThat(quick.stream().map(Finding::id)).contains("cell.current", "pack.touch");
+    Set<Part.Kind> fuse = EnumSet.of(Part.Kind.FUSE);
+    assertThat(Judge.read(circuit, fuse).stream().map(Finding::id))
+        .isNotEmpty()
+        .isEqualTo(
+            Judge.read(circuit).stream()
+                .map(Finding::id)
+                .filter(id -> id.startsWith("fuse."))
+                .toList());
   }
 
   private static Optional<Finding> find(String id, Design d) {
