@@ -9,6 +9,8 @@ import hammerman.duty.Load;
 import hammerman.duty.Segment;
 import hammerman.duty.Task;
 import hammerman.finding.Station;
+import hammerman.guard.Fusing;
+import hammerman.guard.Protection;
 import hammerman.project.CellFile;
 import hammerman.project.Shipped;
 import java.nio.file.Files;
@@ -390,6 +392,31 @@ class ChoosingTest extends AtTheDesk {
     assertThat(desk.text("#variant")).contains("21 mm energy 13S6P", "variant 2 of 2");
     desk.press("#undo");
     assertThat(desk.text("#variant")).doesNotContain("variant 2");
+  }
+
+  /** Where no parts suit the first dozen, the next are looked at: none of them leads unseen. */
+  @Test
+  void noStackLeadsTheSearchBeforeItsPartsAreKnown() {
+    Desk.fx(
+        () -> {
+          desk.session.loadExample(Shipped.Example.DARK_SKY_BOX);
+          desk.session.editDesign(
+              "No protection",
+              Station.GUARD,
+              d ->
+                  d.withGuard(
+                      d.guard()
+                          .withProtection(new Protection.None())
+                          .withFusing(new Fusing.BmsOnly())));
+          return null;
+        });
+    desk.view(Station.STACK, "search");
+    desk.quiet();
+    TableView<?> found = desk.find("#search-rows", TableView.class);
+    int shown = Math.min(16, Desk.fx(() -> found.getItems().size()));
+    assertThat(shown).isGreaterThan(12);
+    assertThat(IntStream.range(0, shown).mapToObj(row -> cell(found, row, "Parts")))
+        .doesNotContain("", "suit");
   }
 
   @Test

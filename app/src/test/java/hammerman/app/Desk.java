@@ -147,8 +147,11 @@ final class Desk {
     } while (fx(() -> !followed() || Latest.anyBusy()));
     fx(
         () -> {
-          stage.getScene().getRoot().applyCss();
-          stage.getScene().getRoot().layout();
+          // Twice: a scroll bar that comes makes the page narrower.
+          for (int k = 0; k < 2; k++) {
+            stage.getScene().getRoot().applyCss();
+            stage.getScene().getRoot().layout();
+          }
           return null;
         });
   }

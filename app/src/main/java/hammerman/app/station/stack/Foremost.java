@@ -10,6 +10,7 @@ import hammerman.search.Search;
 import hammerman.unit.Figures;
 import hammerman.unit.Sentence;
 import hammerman.unit.Unit;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -19,11 +20,15 @@ import java.util.concurrent.CancellationException;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
+import org.jspecify.annotations.Nullable;
 
 /** The foremost stacks of a search with their parts, looked for one after another. */
 final class Foremost {
-  /** So many of the foremost are looked at. */
+  /** So many that suit are looked for. */
   private static final int MOST = 12;
+
+  /** So far down the ranking at most. */
+  private static final int FARTHEST = 40;
 
   private final Supplier<Parts> parts;
   private final Runnable onEach;
@@ -45,35 +50,63 @@ final class Foremost {
     equipped.clear();
   }
 
-  /** Looks for the parts of those that are foremost now and were not looked at yet. */
+  /**
+   * Looks for the parts of those that are foremost now and were not looked at yet, until enough
+   * have parts that suit.
+   */
   void equip(Search search) {
-    List<Design> foremost =
+    List<Design> ranked =
         search.candidates().stream()
             .sorted(Comparator.comparingDouble(Candidate::score))
-            .limit(MOST)
             .map(Candidate::design)
-            .filter(d -> !equipped.containsKey(d))
+            .limit(FARTHEST)
             .toList();
-    if (foremost.isEmpty()) {
+    Map<Design, Boolean> known = new HashMap<>();
+    equipped.forEach((d, e) -> known.put(d, e.isFeasible()));
+    if (known.keySet().containsAll(wanted(ranked, known))) {
       return;
     }
     Parts shelf = parts.get();
     equipping.submit(
         () -> {
-          for (Design d : foremost) {
+          for (Design d = next(ranked, known); d != null; d = next(ranked, known)) {
             if (Thread.currentThread().isInterrupted()) {
               throw new CancellationException("superseded");
             }
-            Equipped made = Equipped.of(d, shelf);
+            Design of = d;
+            Equipped made = Equipped.of(of, shelf);
+            known.put(of, made.isFeasible());
             Platform.runLater(
                 () -> {
-                  equipped.put(d, made);
+                  equipped.put(of, made);
                   onEach.run();
                 });
           }
-          return foremost.size();
+          return known.size();
         },
         all -> {});
+  }
+
+  /** The next to look at; null when enough suit or none is left. */
+  private static @Nullable Design next(List<Design> ranked, Map<Design, Boolean> known) {
+    return wanted(ranked, known).stream()
+        .filter(d -> !known.containsKey(d))
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** The foremost, with as many more as do not suit. */
+  private static List<Design> wanted(List<Design> ranked, Map<Design, Boolean> known) {
+    int suit = 0;
+    List<Design> wanted = new ArrayList<>();
+    for (Design d : ranked) {
+      if (suit == MOST) {
+        break;
+      }
+      wanted.add(d);
+      suit += known.getOrDefault(d, true) ? 1 : 0;
+    }
+    return wanted;
   }
 
   /** A stack with its parts, if that is worked out. */
