@@ -338,4 +338,29 @@ class WindowTest extends AtTheDesk {
                         .toList())
                 .replace('\u00a0', ' '));
   }
+
+  /** A long name takes the room that the strip has, and is told whole when that is not enough. */
+  @Test
+  void aLongNameTakesTheRoomThereIs() {
+    desk.example();
+    TextField name = desk.find("#pack-name", TextField.class);
+    double narrow = Desk.fx(name::getWidth);
+    named("Spare pack for the upper terrace");
+    assertThat(Desk.fx(name::getWidth)).isGreaterThan(narrow + 50);
+    assertThat(Desk.fx(name::getTooltip)).isNull();
+    String longest =
+        "Spare pack for the upper terrace and the lower, with the winch of the far wall";
+    named(longest);
+    assertThat(Desk.fx(() -> name.getTooltip().getText())).isEqualTo(longest);
+    assertThat(desk.cut()).isEmpty();
+  }
+
+  private void named(String name) {
+    Desk.fx(
+        () -> {
+          desk.session.edit("Name", Station.DUTY, p -> p.withName(name));
+          return null;
+        });
+    desk.quiet();
+  }
 }

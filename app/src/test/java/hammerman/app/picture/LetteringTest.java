@@ -94,4 +94,20 @@ class LetteringTest {
     all.add(words(Rank.NAME, "name", 100, 100, 60));
     assertThat(all.place().getFirst().moved()).isFalse();
   }
+
+  /** Beside the curve if there is a place, over it rather than not at all. */
+  @Test
+  void aNoteStandsBesideACurveWhereItCan() {
+    Lettering all = new Lettering();
+    Bounds curve = new BoundingBox(0, 98, 300, 4);
+    all.shun(curve);
+    all.add(words(Rank.NOTE, "time alone", 100, 100, 60));
+    assertThat(places(all.place())).singleElement().matches(b -> !b.intersects(curve));
+    Lettering everywhere = new Lettering();
+    everywhere.shun(GROUND);
+    everywhere.add(words(Rank.NOTE, "time alone", 100, 100, 60));
+    assertThat(places(everywhere.place()))
+        .singleElement()
+        .satisfies(b -> assertThat(b.getMinX()).isEqualTo(100));
+  }
 }
