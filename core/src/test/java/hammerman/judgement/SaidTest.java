@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -40,7 +41,7 @@ class SaidTest {
     }
   }
 
-  /** Of each row of the stress table, and of each kind of design that it is told differently of. */
+  /** Of each flaw in the circuit, put into the first sound design that can have it. */
   private static Stream<String> rows() {
     List<String> said = new ArrayList<>();
     for (Flaws.Flaw flaw : Flaws.all()) {
@@ -82,7 +83,7 @@ class SaidTest {
     """
         .formatted(
             f.id(),
-            f.severity().word().toLowerCase(java.util.Locale.ROOT),
+            f.severity().word().toLowerCase(Locale.ROOT),
             f.station().label(),
             f.subject(),
             f.state(),

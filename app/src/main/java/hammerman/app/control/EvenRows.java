@@ -8,7 +8,7 @@ import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 
-/** Puts its children into as few rows as the width allows, and none alone in the last. */
+/** Puts its children into as few rows as the width allows, filled as evenly as they can be. */
 public final class EvenRows extends Pane {
   private final double gapX;
   private final double gapY;
