@@ -116,7 +116,9 @@ final class SpreadLine extends Label {
   }
 
   private static String band(Band b, Unit unit, int digits) {
-    String low = Figures.fixed(unit.fromCore(b.low()), digits);
-    return low + " to " + Figures.of(b.high(), unit, digits);
+    String low = Figures.of(b.low(), unit, digits);
+    String high = Figures.of(b.high(), unit, digits);
+    // A band narrower than its digits is one figure.
+    return low.equals(high) ? high : Figures.fixed(unit.fromCore(b.low()), digits) + " to " + high;
   }
 }
