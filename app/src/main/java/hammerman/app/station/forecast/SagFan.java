@@ -139,7 +139,7 @@ final class SagFan extends PictureOf<Chain> {
         xs,
         ys[Path.Settling.SETTLED.ordinal()],
         ys[Path.Settling.OHMIC.ordinal()]);
-    plot.curve(Role.COOL, 1.5, xs, ys[Path.Settling.TEN_SECONDS.ordinal()]);
+    plot.clearCurve(Role.COOL, 1.5, xs, ys[Path.Settling.TEN_SECONDS.ordinal()]);
     pen.words(
         Role.COOL,
         Pen.TEXT,
