@@ -292,7 +292,7 @@ class BuildingTest extends AtTheDesk {
   void anExampleCarriesTheRecordOfItsBuild() {
     for (Shipped.Example e : Shipped.Example.values()) {
       open(e);
-      assertThat(desk.isShown("#example-build")).isTrue();
+      desk.until(() -> desk.isShown("#example-build"));
       Design built = Shipped.example(e).design();
       edit(d -> d.withCounts(built.pack().series(), built.pack().parallel() + 1));
       desk.until(() -> !desk.isShown("#example-build")); // the record is of another pack
@@ -300,6 +300,7 @@ class BuildingTest extends AtTheDesk {
       desk.until(() -> desk.isShown("#example-build"));
       desk.press("#example-build");
       desk.until(() -> done() > 20);
+      desk.quiet();
       assertThat(desk.isShown("#example-build")).isFalse();
       if (e == Shipped.Example.DARK_SKY_BOX) {
         // The last step was written down late in an evening: by night one day more has gone by.

@@ -106,6 +106,7 @@ class ProvingTest extends AtTheDesk {
     toTheLastRun();
     desk.press("#differs-7");
     desk.until(() -> desk.text("#differs-conclusion").contains("may be put down to wire"));
+    desk.quiet();
     assertThat(desk.text("#differs-conditions"))
         .contains(
             "Upper terraces 2”", "Upper terraces 3”", "Upper terraces 5”", "Upper terraces 7”");
@@ -117,8 +118,10 @@ class ProvingTest extends AtTheDesk {
     String one = desk.text("#calibrate-scales");
     desk.press("#calibrate-together");
     desk.until(() -> desk.text("#calibrate-which").contains("logs of the same pack and wire"));
+    desk.quiet();
     assertThat(desk.text("#calibrate-scales")).isNotEqualTo(one);
     desk.press("#calibrate-alone");
+    desk.quiet();
     desk.press("#decline-scales");
     desk.until(() -> rows("#scales") == 2);
     assertThat(desk.session.project().design().pack().cell().r10()).isEqualTo(before);

@@ -15,6 +15,7 @@ import hammerman.remedy.Remedy;
 import hammerman.search.Search;
 import hammerman.simulation.CellTrace;
 import hammerman.simulation.Day;
+import hammerman.simulation.Recovery;
 import hammerman.simulation.Run;
 import hammerman.unit.Unit;
 import java.math.BigDecimal;
@@ -161,9 +162,22 @@ final class JsonReport {
               .put(
                   "peakTemperature_C",
                   figure(Unit.CELSIUS.fromCore(run.extremes().peakTemperature())))
-              .put("where", d.where().words()));
+              .put("where", d.where().words())
+              .set("recovery", d.recovery().map(JsonReport::recovery).orElse(null)));
     }
     return list;
+  }
+
+  private static ObjectNode recovery(Recovery of) {
+    ObjectNode node = NODES.objectNode().put("how", of.key());
+    return switch (of) {
+      case Recovery.ByItself r ->
+          node.put("rest_s", figure(r.rest()))
+              .put("voltage_V", figure(r.voltage()))
+              .put("more_s", figure(r.more()))
+              .put("finishes", r.finishes());
+      case Recovery.StaysOff r -> node;
+    };
   }
 
   /** What each group and cell goes through on each day. */

@@ -43,7 +43,7 @@ final class TextReport {
     line(text, "Duty", outcome(f) + " after " + figure(Headline.DUTY_TIME, f));
     Optional<EveryCell> inPlace = EveryCell.of(f);
     for (Day d : inPlace.map(EveryCell::days).orElse(f.days())) {
-      line(text, d.kind().label(), Figures.of(d.air(), Unit.CELSIUS, 0) + ": " + d.outcome());
+      line(text, d.kind().label(), Figures.of(d.air(), Unit.CELSIUS, 0) + ": " + d.told());
     }
     inPlace.ifPresent(c -> line(text, "Every cell", c.words(Day.Kind.HOTTEST)));
     line(text, "Until it ends", figure(Headline.RUN_TIME, f) + range(f) + " on a typical day");

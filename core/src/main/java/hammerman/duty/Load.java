@@ -1,6 +1,7 @@
 package hammerman.duty;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -56,6 +57,32 @@ public record Load(List<Step> steps, int rounds) implements LoadBuilder.With {
   /** Returns the time of all rounds, s. */
   public double duration() {
     return roundDuration() * rounds;
+  }
+
+  /**
+   * Returns what is left of it after a time, s; the step under way goes on for the rest of it.
+   *
+   * @throws IllegalArgumentException if nothing is left
+   */
+  public Load after(double time) {
+    if (!(time >= 0 && time < duration())) {
+      throw new IllegalArgumentException(
+          "nothing is left of %s s after %s s".formatted(duration(), time));
+    }
+    int done = (int) Math.min(time / roundDuration(), rounds - 1.0);
+    double gone = time - done * roundDuration();
+    List<Step> left = new ArrayList<>();
+    for (Step s : steps) {
+      double of = Math.min(gone, s.duration());
+      if (s.duration() > of) {
+        left.add(new Step(s.demand(), s.duration() - of, s.speed()));
+      }
+      gone -= of;
+    }
+    for (int k = done + 1; k < rounds; k++) {
+      left.addAll(steps);
+    }
+    return new Load(left, 1);
   }
 
   /** What a step holds constant. Discharge is positive. */

@@ -18,8 +18,10 @@ import java.util.Optional;
  * @param air its temperature, K
  * @param run how the duty goes then
  * @param left share of the capacity left at its end that can be had in this air, 0 to 1
+ * @param recovery whether what ended it too soon comes back; nothing where nothing did, and of two
+ *     packs
  */
-public record Day(Kind kind, double air, Run run, double left) {
+public record Day(Kind kind, double air, Run run, double left, Optional<Recovery> recovery) {
   /** The kinds of day. */
   public enum Kind {
     TYPICAL("Typical day"),
@@ -56,7 +58,11 @@ public record Day(Kind kind, double air, Run run, double left) {
    */
   public static List<Day> all(Chain chain, Run hottest, Health worn) {
     return Arrays.stream(Kind.values())
-        .map(kind -> of(chain, kind, kind == Kind.HOTTEST ? hottest : run(chain, kind, worn).run()))
+        .map(
+            kind ->
+                kind == Kind.HOTTEST && hottest.outcome().complete()
+                    ? of(chain, kind, hottest, Optional.empty())
+                    : of(chain, kind, run(chain, kind, worn).runAndRest()))
         .toList();
   }
 
@@ -76,7 +82,8 @@ public record Day(Kind kind, double air, Run run, double left) {
                     kind == Kind.HOTTEST
                         ? hottest.both()
                         : TwinRun.of(chain, air(chain, kind), kind == Kind.LAST ? worn : Health.NEW)
-                            .both()))
+                            .both(),
+                    Optional.empty()))
         .toList();
   }
 
@@ -95,7 +102,7 @@ public record Day(Kind kind, double air, Run run, double left) {
                     kind,
                     cellByCell(run(chain, kind, worn), chain, layout)
                         .withStep(STEP_IN_PLACE)
-                        .run()))
+                        .runAndRest()))
         .toList();
   }
 
@@ -119,10 +126,14 @@ public record Day(Kind kind, double air, Run run, double left) {
     return kind == Kind.LAST ? fresh.worn(worn) : fresh;
   }
 
-  private static Day of(Chain chain, Kind kind, Run run) {
+  private static Day of(Chain chain, Kind kind, Discharge.Rested rested) {
+    return of(chain, kind, rested.run(), rested.recovery());
+  }
+
+  private static Day of(Chain chain, Kind kind, Run run, Optional<Recovery> recovery) {
     double air = air(chain, kind);
     double beyond = 1 - chain.path().circuit().reachable(air);
-    return new Day(kind, air, run, Math.max(0, run.endSoc() - beyond));
+    return new Day(kind, air, run, Math.max(0, run.endSoc() - beyond), recovery);
   }
 
   /** Whether all was done that was asked for. */
@@ -139,6 +150,11 @@ public record Day(Kind kind, double air, Run run, double left) {
         ? "served, %s left".formatted(Figures.of(left, Unit.PERCENT, 0))
         : "not served: a current limit withholds %s of the energy"
             .formatted(Figures.of(run.totals().withheldShare(), Unit.PERCENT, 0));
+  }
+
+  /** Returns the outcome with whether what ended the run comes back by itself, in words. */
+  public String told() {
+    return outcome() + recovery.map(r -> "; " + r.words()).orElse("");
   }
 
   /** Returns where the run ended, or else where it was hottest. */

@@ -8,6 +8,7 @@ import hammerman.duty.Load;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -145,23 +146,45 @@ public final class Discharge {
    * @throws java.util.concurrent.CancellationException if the thread is interrupted meanwhile
    */
   public Run run() {
+    return integration(start()).run();
+  }
+
+  /** A run, and whether what ended it comes back; nothing where it was gone through to its end. */
+  public record Rested(Run run, Optional<Recovery> recovery) {}
+
+  /**
+   * Runs it to its end, and leaves the pack without load if that came too soon.
+   *
+   * @throws java.util.concurrent.CancellationException if the thread is interrupted meanwhile
+   */
+  public Rested runAndRest() {
+    PackState state = start();
+    Run run = integration(state).run();
+    return new Rested(
+        run,
+        run.outcome().complete()
+            ? Optional.empty()
+            : Optional.of(new Rest(state, terms.limits(), terms.load(), step()).after(run)));
+  }
+
+  private PackState start() {
     Placed placed = terms.layout();
-    PackState state =
-        new PackState(
-            terms.cells(),
-            terms.assembly(),
-            terms.leads(),
-            terms.soc(),
-            terms.air(),
-            placed == null ? null : InPlace.of(placed.layout(), placed.design(), terms.air()));
-    double most = terms.cells().isApart() ? PackState.LONGEST_APART : Double.POSITIVE_INFINITY;
+    return new PackState(
+        terms.cells(),
+        terms.assembly(),
+        terms.leads(),
+        terms.soc(),
+        terms.air(),
+        placed == null ? null : InPlace.of(placed.layout(), placed.design(), terms.air()));
+  }
+
+  private Integration integration(PackState state) {
     return new Integration(
-            state,
-            terms.limits(),
-            terms.load(),
-            Math.min(terms.step(), most),
-            terms.told() ? new CellRecorder(state) : null)
-        .run();
+        state, terms.limits(), terms.load(), step(), terms.told() ? new CellRecorder(state) : null);
+  }
+
+  private double step() {
+    return terms.cells().isApart() ? Math.min(terms.step(), PackState.LONGEST_APART) : terms.step();
   }
 
   private static double stepFor(Load load) {
