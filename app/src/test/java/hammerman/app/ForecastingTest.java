@@ -29,6 +29,17 @@ class ForecastingTest extends AtTheDesk {
     assertThat(desk.text("#every-cell")).contains("Hottest is cell").isNotEqualTo(hottest);
   }
 
+  /** A day that ends too soon says whether a rest helps, and a day that is served does not. */
+  @Test
+  void aDayThatEndsTooSoonSaysWhetherItComesBack() {
+    desk.example();
+    desk.view(Station.FORECAST, "run");
+    desk.quiet();
+    assertThat(desk.text("#back-last").replace('\u00a0', ' '))
+        .matches("Back after 10 s without load, at 4\\d\\.\\d V, for \\d+ s more\\.");
+    assertThat(desk.isShown("#back-typical")).isFalse();
+  }
+
   /** What only this page shows is given up when it is left, and goes on when it is seen again. */
   @Test
   void packsAreNotDrawnAndDaysNotRunForAPageThatNobodySees() {

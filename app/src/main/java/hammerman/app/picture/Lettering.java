@@ -29,6 +29,9 @@ final class Lettering {
 
   private static final double[] STAYS = {0};
 
+  /** Places along a line. */
+  private static final int SLIDES = 4;
+
   /** From this distance, in lines, a note has a line back to its place. */
   private static final double FAR = 1.5;
 
@@ -54,6 +57,7 @@ final class Lettering {
    * @param left x of their left edge, px
    * @param middle y of their middle, px
    * @param anchor x of the point that they speak of, px
+   * @param along how far they may slide to the right along the line that they name, px
    * @param patch whether paper lies behind them
    * @param ground what they may not leave
    */
@@ -65,6 +69,7 @@ final class Lettering {
       double middle,
       double width,
       double anchor,
+      double along,
       boolean patch,
       Bounds ground,
       String text) {}
@@ -128,12 +133,12 @@ final class Lettering {
     double line = w.font().getSize() * 1.2;
     double reach = w.font().getSize() * REACH;
     double left = kept(w.left(), w.width(), ground.getMinX(), ground.getMaxX());
-    double other =
-        kept(2 * w.anchor() - w.left() - w.width(), w.width(), ground.getMinX(), ground.getMaxX());
     double top = kept(w.middle() - reach, 2 * reach, ground.getMinY(), ground.getMaxY());
     boolean moves = w.rank() == Rank.NOTE;
+    double[] beside = moves ? besides(w, left, 0) : new double[] {left};
+    double[] along = moves && w.along() > 0 ? besides(w, left, SLIDES) : beside;
     for (double aside : moves ? ASIDE : STAYS) {
-      for (double at : moves ? new double[] {left, other} : new double[] {left}) {
+      for (double at : Math.abs(aside) < 1 ? along : beside) {
         Bounds b = new BoundingBox(at, top + aside * line, w.width(), 2 * reach);
         if (ground.contains(b)
             && taken.stream().noneMatch(t -> near(t, b))
@@ -143,6 +148,19 @@ final class Lettering {
       }
     }
     return new Placed(w, null, false);
+  }
+
+  /** Where a note may begin: as asked, on the other side of its point, and along its line. */
+  private static double[] besides(Words w, double left, int slides) {
+    Bounds ground = w.ground();
+    double[] ats = new double[2 + slides];
+    ats[0] = left;
+    ats[1] =
+        kept(2 * w.anchor() - w.left() - w.width(), w.width(), ground.getMinX(), ground.getMaxX());
+    for (int k = 1; k <= slides; k++) {
+      ats[1 + k] = left + w.along() * k / slides;
+    }
+    return ats;
   }
 
   /** Moves a stretch as little as it takes to keep it between two ends. */

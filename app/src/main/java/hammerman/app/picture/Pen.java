@@ -214,6 +214,15 @@ public final class Pen {
     note(role, size, x, x, y, text, true);
   }
 
+  /** Writes the name of a level line at its left end, or farther along where that is taken. */
+  public void tagAlong(Role role, double size, double x, double to, double y, String text) {
+    double along = Math.max(0, to - width(size, text) - x);
+    Font font = font(WORDS, size);
+    lettering.add(
+        new Lettering.Words(
+            Rank.NOTE, role, font, x, y, width(font, text), x, along, true, ground, text));
+  }
+
   /** Writes words that end at a point, on a patch of paper. */
   public void tagBefore(Role role, double size, double x, double y, String text) {
     note(role, size, x - width(size, text), x, y, text, true);
@@ -242,49 +251,49 @@ public final class Pen {
 
   /** Writes the name of an axis, a row or a box, beginning at a point; it stays there. */
   public void name(Role role, double size, double x, double y, String text) {
-    put(Rank.NAME, role, font(WORDS, size), x, x, y, text, false);
+    put(Rank.NAME, role, font(WORDS, size), x, y, text);
   }
 
   /** Writes such a name ending at a point. */
   public void nameBefore(Role role, double size, double x, double y, String text) {
-    put(Rank.NAME, role, font(WORDS, size), x - width(size, text), x, y, text, false);
+    put(Rank.NAME, role, font(WORDS, size), x - width(size, text), y, text);
   }
 
   /** Writes such a name centred on a point. */
   public void nameCentred(Role role, double size, double x, double y, String text) {
-    put(Rank.NAME, role, font(WORDS, size), x - width(size, text) / 2, x, y, text, false);
+    put(Rank.NAME, role, font(WORDS, size), x - width(size, text) / 2, y, text);
   }
 
   /** Writes a strong name beginning at a point. */
   public void strong(Role role, double size, double x, double y, String text) {
-    put(Rank.NAME, role, font(WORDS_BOLD, size), x, x, y, text, false);
+    put(Rank.NAME, role, font(WORDS_BOLD, size), x, y, text);
   }
 
   /** Writes what is read at a crosshair; all else goes out of its way. */
   public void reading(Role role, double size, double x, double y, String text) {
-    put(Rank.READING, role, font(WORDS, size), x, x, y, text, false);
+    put(Rank.READING, role, font(WORDS, size), x, y, text);
   }
 
   /** Writes what is read at a crosshair, ending at a point. */
   public void readingBefore(Role role, double size, double x, double y, String text) {
-    put(Rank.READING, role, font(WORDS, size), x - width(size, text), x, y, text, false);
+    put(Rank.READING, role, font(WORDS, size), x - width(size, text), y, text);
   }
 
   /** Writes a word in a field, centred on a point; it stays there or is left out. */
   public void wordCentred(Role role, double size, double x, double y, String text) {
-    put(Rank.FIGURE, role, font(WORDS, size), x - width(size, text) / 2, x, y, text, false);
+    put(Rank.FIGURE, role, font(WORDS, size), x - width(size, text) / 2, y, text);
   }
 
   /** Writes a figure centred on a point. */
   public void figureCentred(Role role, double size, double x, double y, String text) {
     Font font = font(FIGURES, size);
-    put(Rank.FIGURE, role, font, x - width(font, text) / 2, x, y, text, false);
+    put(Rank.FIGURE, role, font, x - width(font, text) / 2, y, text);
   }
 
   /** Writes a figure ending at a point. */
   public void figureBefore(Role role, double size, double x, double y, String text) {
     Font font = font(FIGURES, size);
-    put(Rank.FIGURE, role, font, x - width(font, text), x, y, text, false);
+    put(Rank.FIGURE, role, font, x - width(font, text), y, text);
   }
 
   /** Returns the width of words, px. */
@@ -308,21 +317,16 @@ public final class Pen {
 
   private void note(
       Role role, double size, double left, double anchor, double y, String text, boolean patch) {
-    put(Rank.NOTE, role, font(WORDS, size), left, anchor, y, text, patch);
-  }
-
-  private void put(
-      Rank rank,
-      Role role,
-      Font font,
-      double left,
-      double anchor,
-      double y,
-      String text,
-      boolean patch) {
+    Font font = font(WORDS, size);
     lettering.add(
         new Lettering.Words(
-            rank, role, font, left, y, width(font, text), anchor, patch, ground, text));
+            Rank.NOTE, role, font, left, y, width(font, text), anchor, 0, patch, ground, text));
+  }
+
+  private void put(Rank rank, Role role, Font font, double left, double y, String text) {
+    lettering.add(
+        new Lettering.Words(
+            rank, role, font, left, y, width(font, text), left, 0, false, ground, text));
   }
 
   /**
@@ -352,7 +356,7 @@ public final class Pen {
     if (p.led()) {
       stroke(Role.SOFT, 0.7);
       double x = Math.clamp(w.anchor(), b.getMinX(), b.getMaxX());
-      g.strokeLine(w.anchor(), w.middle(), x, b.getCenterY());
+      g.strokeLine(w.along() > 0 ? x : w.anchor(), w.middle(), x, b.getCenterY());
     }
     if (w.patch() || p.moved()) {
       fill(Role.PAPER, b.getMinX() - 2, b.getMinY() - 1, b.getWidth() + 4, b.getHeight() + 2);

@@ -98,7 +98,10 @@ public final class Plot {
     return this;
   }
 
-  /** Draws a level across, with its name above the line at the left or right end. */
+  /**
+   * Draws a level across, with its name above the line at the right end, or at the left or where
+   * there is room along it.
+   */
   public Plot level(Role role, double value, String name, boolean right) {
     if (value < y.low() || value > y.high()) {
       return this;
@@ -107,7 +110,7 @@ public final class Plot {
     if (right) {
       pen.tagBefore(role, Pen.TEXT, x.to() - 4, y.at(value) - 9, name);
     } else {
-      pen.tag(role, Pen.TEXT, x.from() + 6, y.at(value) - 9, name);
+      pen.tagAlong(role, Pen.TEXT, x.from() + 6, x.to() - 4, y.at(value) - 9, name);
     }
     return this;
   }

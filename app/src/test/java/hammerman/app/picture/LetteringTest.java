@@ -22,7 +22,7 @@ class LetteringTest {
   private static final Font FONT = new Font(10);
 
   private static Words words(Rank rank, String text, double x, double y, double width) {
-    return new Words(rank, Role.INK, FONT, x, y, width, x, false, GROUND, text);
+    return new Words(rank, Role.INK, FONT, x, y, width, x, 0, false, GROUND, text);
   }
 
   private static List<Bounds> places(List<Placed> placed) {
@@ -93,6 +93,19 @@ class LetteringTest {
     all.avoid(mark);
     all.add(words(Rank.NAME, "name", 100, 100, 60));
     assertThat(all.place().getFirst().moved()).isFalse();
+  }
+
+  /** The name of a level stays at its line: farther along it, not off to another. */
+  @Test
+  void theNameOfALevelSlidesAlongItsLineWhereItsEndIsTaken() {
+    Lettering all = new Lettering();
+    all.shun(new BoundingBox(0, 80, 100, 40));
+    all.add(new Words(Rank.NOTE, Role.HOT, FONT, 6, 100, 60, 6, 220, true, GROUND, "cut-out"));
+    Placed placed = all.place().getFirst();
+    Bounds place = Objects.requireNonNull(placed.place());
+    assertThat(place.getCenterY()).isEqualTo(100);
+    assertThat(place.getMinX()).isBetween(100.0, 226.0);
+    assertThat(placed.led()).isFalse();
   }
 
   /** Beside the curve if there is a place, over it rather than not at all. */

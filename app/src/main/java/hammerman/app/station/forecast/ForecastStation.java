@@ -50,7 +50,7 @@ public final class ForecastStation implements StationView {
   private final PowerSheet power = new PowerSheet();
   private final Latest powers = new Latest("power-sweep");
   private @Nullable Forecast forecast;
-  private final GridPane days = new GridPane(10, 4);
+  private final GridPane days = new GridPane(10, 3);
   private final Label fullEffort = new Label();
   private final SpreadLine spread = new SpreadLine();
   private final Label lifeTitle = Page.heading("Life");
@@ -79,10 +79,10 @@ public final class ForecastStation implements StationView {
     lifeSheet.setPrefWidth(100);
     HBox below = new HBox(20, sagSheet, lifeSheet);
     below.setPrefHeight(196);
-    below.setMinHeight(170);
+    below.setMinHeight(160);
     VBox.setVgrow(trace, Priority.ALWAYS);
     trace.setPrefHeight(330);
-    trace.setMinHeight(220);
+    trace.setMinHeight(215);
     VBox run = new VBox(6, trace, below);
     VBox anyAir = new VBox(6, fullEffort, air);
     VBox.setVgrow(air, Priority.ALWAYS);
