@@ -21,6 +21,17 @@ public record Selection(Guard guard, List<Choice> choices) {
 
   /** Chooses parts for a design. */
   public static Selection of(Design design, Parts parts) {
-    return new Chooser(design, parts).choose();
+    Draft draft = new Draft(design, parts);
+    ChargeSide charge = new ChargeSide(draft);
+    LoadSide load = new LoadSide(draft);
+    charge.charger();
+    load.bms();
+    load.fuse();
+    load.wire();
+    charge.lead();
+    load.connector();
+    load.mainSwitch();
+    load.precharge();
+    return draft.done();
   }
 }

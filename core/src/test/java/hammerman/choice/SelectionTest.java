@@ -57,6 +57,8 @@ class SelectionTest {
     double least = Forecast.of(d).chain().fuseWindow().lower();
     assertThat(fuse.rating()).isGreaterThanOrEqualTo(least);
     assertThat(fuse.kind().sizes()).noneMatch(size -> size >= least && size < fuse.rating());
+    assertThat(choice(s, Part.WIRE).why())
+        .containsPattern("Carries \\S+ A in the hottest air, so the fuse of \\S+ A protects it");
     Choice choice = choice(s, Part.FUSE);
     assertThat(choice.smaller()).isNotBlank();
     assertThat(choice.larger()).contains("thicker wire");
