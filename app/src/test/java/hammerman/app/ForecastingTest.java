@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.finding.Station;
 import hammerman.project.Shipped;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -38,6 +39,18 @@ class ForecastingTest extends AtTheDesk {
     assertThat(desk.text("#back-last").replace('\u00a0', ' '))
         .matches("Back after 10 s without load, at 4\\d\\.\\d V, for \\d+ s more\\.");
     assertThat(desk.isShown("#back-typical")).isFalse();
+  }
+
+  @Test
+  void everyPictureOfManyRunsShowsHowItCameAbout() {
+    desk.example();
+    for (String view : List.of("air", "power", "speed", "moves")) {
+      desk.view(Station.FORECAST, view);
+      desk.press("#working-" + view);
+      assertThat(String.join("\n", texts("#rail-list"))).contains("Source: ", "Holds for: ");
+    }
+    desk.press("#working-spread");
+    assertThat(texts("#rail-list")).contains("200 packs");
   }
 
   /** What only this page shows is given up when it is left, and goes on when it is seen again. */

@@ -17,7 +17,7 @@ import java.util.List;
 public record AirSweep(double wanted, List<Point> points) {
   private static final double COLDEST = 253.15;
   private static final double HOTTEST = 318.15;
-  private static final double EVERY = 2.5;
+  static final double EVERY = 2.5;
   private static final double STEP = 20;
 
   /**
@@ -34,13 +34,27 @@ public record AirSweep(double wanted, List<Point> points) {
     points = List.copyOf(points);
   }
 
+  /** Returns the coldest air that the load of a forecast is run in, K. */
+  static double coldest(Forecast f) {
+    return Math.min(COLDEST, f.design().duty().surroundings().coldestInUse());
+  }
+
+  /** Returns the hottest air that the load of a forecast is run in, K. */
+  static double hottest(Forecast f) {
+    return Math.max(HOTTEST, f.design().duty().surroundings().hottestInUse());
+  }
+
+  /** Returns into how many equal parts the air between two temperatures, K, is divided. */
+  static int parts(double from, double to) {
+    return (int) Math.ceil((to - from) / EVERY);
+  }
+
   /** Runs the load of a forecast in every air. */
   public static AirSweep of(Forecast f) {
-    var use = f.design().duty().surroundings();
-    double from = Math.min(COLDEST, use.coldestInUse());
-    double to = Math.max(HOTTEST, use.hottestInUse());
+    double from = coldest(f);
+    double to = hottest(f);
     Health worn = Forecast.worn(f.life());
-    int parts = (int) Math.ceil((to - from) / EVERY);
+    int parts = parts(from, to);
     List<Point> points = new ArrayList<>();
     for (int k = 0; k <= parts; k++) {
       double air = from + (to - from) * k / parts;

@@ -18,6 +18,11 @@ final class Inputs {
   static final String CIRCUIT_RANGE =
       "−30 to 80 °C, cells all alike; reversible heat taken as zero (no dU/dT known)";
 
+  /** How a run goes from moment to moment. */
+  static final String RUN_FORMULA =
+      "dz/dt = −I / 3600 Q;  V = S (OCV − v1 − v2 − I R0 / P) − I R_ext;  C dT/dt = heat − G"
+          + " (T − T_air)";
+
   private Inputs() {}
 
   static Derivation arithmetic(String title, String result, String formula, Input... inputs) {

@@ -15,7 +15,7 @@ import java.util.List;
  * @param hot in the hottest air in use
  */
 public record PowerSweep(double mean, double peak, List<Point> cold, List<Point> hot) {
-  private static final int PARTS = 20;
+  static final int PARTS = 20;
   private static final double STEP = 10;
 
   /** Powers go on to so many times the hardest of the duty. */
@@ -39,11 +39,21 @@ public record PowerSweep(double mean, double peak, List<Point> cold, List<Point>
   /** Sweeps the power for a forecast. */
   public static PowerSweep of(Forecast f) {
     var air = f.design().duty().surroundings();
-    double mean = f.duty().endTime() > 0 ? f.duty().totals().energyOut() / f.duty().endTime() : 0;
-    double peak = f.duty().extremes().peakPower();
-    double to = Math.max(1, Math.max(BEYOND * peak, 4 * mean));
+    double to = highest(f);
     return new PowerSweep(
-        mean, peak, sweep(f, to, air.coldestInUse()), sweep(f, to, air.hottestInUse()));
+        mean(f),
+        f.duty().extremes().peakPower(),
+        sweep(f, to, air.coldestInUse()),
+        sweep(f, to, air.hottestInUse()));
+  }
+
+  private static double mean(Forecast f) {
+    return f.duty().endTime() > 0 ? f.duty().totals().energyOut() / f.duty().endTime() : 0;
+  }
+
+  /** Returns the highest power that is tried for a forecast, W. */
+  static double highest(Forecast f) {
+    return Math.max(1, Math.max(BEYOND * f.duty().extremes().peakPower(), 4 * mean(f)));
   }
 
   private static List<Point> sweep(Forecast f, double to, double air) {

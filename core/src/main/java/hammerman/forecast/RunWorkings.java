@@ -2,6 +2,7 @@ package hammerman.forecast;
 
 import static hammerman.forecast.Inputs.CIRCUIT_RANGE;
 import static hammerman.forecast.Inputs.CIRCUIT_SOURCE;
+import static hammerman.forecast.Inputs.RUN_FORMULA;
 import static hammerman.forecast.Inputs.cell;
 import static hammerman.forecast.Inputs.computed;
 import static hammerman.forecast.Inputs.model;
@@ -131,8 +132,7 @@ final class RunWorkings {
     return new Derivation(
         title,
         result,
-        "dz/dt = −I / 3600 Q;  V = S (OCV − v1 − v2 − I R0 / P) − I R_ext;  C dT/dt = heat − G"
-            + " (T − T_air)",
+        RUN_FORMULA,
         List.of(
             computed("z0", "charge at the start", Figures.of(f.chain().ceiling(), Unit.PERCENT, 0)),
             computed("Q", "capacity at 25 °C", Figures.of(p.capacity(), Unit.AMPERE_HOUR)),

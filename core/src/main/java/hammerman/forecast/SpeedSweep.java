@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param dutySpeed mean speed of the duty while it moves, m/s
  */
 public record SpeedSweep(List<Point> points, double dutySpeed) {
-  private static final int PARTS = 24;
+  static final int PARTS = 24;
   private static final double SLOWEST = 1 / 3.6;
 
   /** The fastest is so many times the fastest of the duty. */

@@ -54,6 +54,11 @@ public final class Workings {
     };
   }
 
+  /** Returns the working of a picture that comes out of many runs. */
+  public static Derivation of(Swept swept, Forecast f) {
+    return SweepWorkings.of(swept, f);
+  }
+
   /** Returns the figure of a headline alone, as shown. */
   public static String figure(Headline headline, Forecast f) {
     return of(headline, f).result();

@@ -112,6 +112,45 @@ class WorkingsTest {
     assertThat(trial.stopped()).isFalse();
   }
 
+  /** What a curve says of how it came about holds for the runs it was made of. */
+  @Test
+  void curvesTellTheRunsThatTheyAreMadeOf() {
+    AirSweep air = AirSweep.of(forecast);
+    Derivation inAir = Workings.of(Swept.AIR, forecast);
+    assertThat(inAir.result()).isEqualTo(3 * air.points().size() + " runs");
+    assertThat(input(inAir, "T_air"))
+        .isEqualTo(
+            Figures.of(air.points().getFirst().air(), Unit.CELSIUS, 0)
+                + " to "
+                + Figures.of(air.points().getLast().air(), Unit.CELSIUS, 0));
+    assertThat(input(inAir, "V_out")).isEqualTo("41 V");
+    assertThat(input(inAir, "V_off")).isEqualTo("2.8 V");
+    PowerSweep power = PowerSweep.of(forecast);
+    Derivation atPower = Workings.of(Swept.POWER, forecast);
+    double highest = Math.max(power.hot().getLast().power(), power.cold().getLast().power());
+    assertThat(Unit.WATT.toCore(Double.parseDouble(input(atPower, "P_m").replace(" W", ""))))
+        .isGreaterThanOrEqualTo(Math.floor(highest));
+    Derivation atSpeed = Workings.of(Swept.SPEED, forecast);
+    SpeedSweep.Point point = SpeedSweep.of(forecast, 2, 40).orElseThrow().points().get(12);
+    double c = Double.parseDouble(input(atSpeed, "c"));
+    double v = point.speed();
+    double force = (95 + 40) * 9.81 * c + 0.5 * 1.204 * 0.7 * (v + 2) * (v + 2);
+    assertThat(point.power()).as(atSpeed.formula()).isCloseTo(force * v / 0.62 + 8, within(1e-9));
+    assertThat(input(atSpeed, "η")).isEqualTo("62 %");
+  }
+
+  @Test
+  void barsAndBandsTellWhatWasChanged() {
+    Derivation moves = Workings.of(Swept.MOVES, forecast);
+    assertThat(moves.inputs().stream().filter(i -> i.symbol().equals("Δx")))
+        .hasSameSizeAs(Sensitivity.Input.values());
+    Derivation spread = Workings.of(Swept.SPREAD, forecast);
+    assertThat(input(spread, "σ_R"))
+        .as("3.75 times the capacity's")
+        .isEqualTo(Figures.of(3.75 * forecast.design().pack().lot().spread(), Unit.PERCENT));
+    assertThat(spread.result()).isEqualTo("200 packs");
+  }
+
   private static String input(Derivation d, String symbol) {
     return d.inputs().stream()
         .filter(i -> i.symbol().equals(symbol))

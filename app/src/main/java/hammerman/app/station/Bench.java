@@ -7,9 +7,13 @@ import hammerman.app.session.Settings;
 import hammerman.finding.Derivation;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
+import hammerman.forecast.Swept;
 import hammerman.forecast.Workings;
+import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.Region;
 
 /**
  * What every station is given.
@@ -35,5 +39,15 @@ public record Bench(
   /** Returns a figure whose working can be shown. */
   public FigureView figure(String name, Headline headline) {
     return new FigureView(name, () -> showWorking.accept(f -> Workings.of(headline, f)));
+  }
+
+  /** Returns a link below a picture of many runs that shows how it came about. */
+  public Button working(Swept swept) {
+    Button link = new Button("How it came about");
+    link.getStyleClass().setAll("link");
+    link.setId("working-" + swept.name().toLowerCase(Locale.ROOT));
+    link.setMinSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    link.setOnAction(e -> showWorking.accept(f -> Workings.of(swept, f)));
+    return link;
   }
 }

@@ -13,6 +13,7 @@ import hammerman.forecast.AirSweep;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.PowerSweep;
+import hammerman.forecast.Swept;
 import hammerman.forecast.Workings;
 import hammerman.simulation.Day;
 import hammerman.simulation.Run;
@@ -25,6 +26,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import javafx.geometry.Insets;
 import javafx.geometry.VPos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -84,7 +86,7 @@ public final class ForecastStation implements StationView {
     trace.setPrefHeight(330);
     trace.setMinHeight(215);
     VBox run = new VBox(6, trace, below);
-    VBox anyAir = new VBox(6, fullEffort, air);
+    VBox anyAir = new VBox(6, fullEffort, air, bench.working(Swept.AIR));
     VBox.setVgrow(air, Priority.ALWAYS);
     air.setMinHeight(260);
     power.setMinHeight(260);
@@ -96,11 +98,20 @@ public final class ForecastStation implements StationView {
         .add("Every cell", "cells", cells, () -> {})
         .add("Life", "life", years, this::sweep)
         .add("In any air", "air", anyAir, this::sweep)
-        .add("At any power", "power", power, this::sweep)
-        .add("At any speed", "speed", speed, this::sweep)
-        .add("What moves it", "moves", sensitivity, this::sweep);
+        .add("At any power", "power", above(power, bench.working(Swept.POWER)), this::sweep)
+        .add("At any speed", "speed", above(speed, bench.working(Swept.SPEED)), this::sweep)
+        .add("What moves it", "moves", above(sensitivity, bench.working(Swept.MOVES)), this::sweep);
     VBox.setVgrow(views, Priority.ALWAYS);
-    page = new Page(Station.FORECAST, new VBox(6, row, days, spread, views), views);
+    HBox drawn = new HBox(12, spread, bench.working(Swept.SPREAD));
+    drawn.setMinHeight(Region.USE_PREF_SIZE);
+    HBox.setHgrow(spread, Priority.ALWAYS);
+    spread.setMaxWidth(Double.MAX_VALUE);
+    page = new Page(Station.FORECAST, new VBox(6, row, days, drawn, views), views);
+  }
+
+  private static VBox above(Region picture, Button working) {
+    VBox.setVgrow(picture, Priority.ALWAYS);
+    return new VBox(6, picture, working);
   }
 
   @Override
@@ -170,8 +181,8 @@ public final class ForecastStation implements StationView {
     chosen. Type the answer you want, and the least change of each lever that gives it is offered; undo takes \
     it back.
 
-    Life is a band: 30 % of the loss either way. Press any figure to see how it came about, with its \
-    source and the range in which it holds.\
+    Life is a band: 30 % of the loss either way. Press any figure, or the link below a picture of many runs, to see how it \
+    came about, with its source and the range in which it holds.\
     """;
   }
 
