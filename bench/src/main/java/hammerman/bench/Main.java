@@ -39,6 +39,7 @@ public final class Main {
     }
     if (which.equals("engine") || which.equals("all")) {
       EngineBench.run();
+      IntegratorBench.run();
     }
     if (which.equals("models") || which.equals("all")) {
       new Runner(new OptionsBuilder().include(ModelBench.class.getName()).build()).run();
