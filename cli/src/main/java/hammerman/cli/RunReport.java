@@ -126,7 +126,7 @@ final class RunReport {
                 line(
                     out,
                     "Way",
-                    Figures.of(f.distance(), Unit.KILOMETRE)
+                    Figures.distance(f.distance())
                         + ", "
                         + Figures.of(e, Unit.WATT_HOUR_PER_KILOMETRE)));
     Run run = replay.run();

@@ -33,7 +33,7 @@ final class RunWorkings {
     String when = cold ? " coldest" : " hottest";
     return switch (headline) {
       case RUN_TIME -> Figures.duration(worst.endTime()) + when;
-      case RANGE -> Figures.of(worst.totals().distance(), Unit.KILOMETRE) + when;
+      case RANGE -> Figures.distance(worst.totals().distance()) + when;
       case PEAK_TEMPERATURE ->
           f.days().stream()
                   .filter(d -> d.kind() == Day.Kind.TYPICAL)
@@ -63,7 +63,7 @@ final class RunWorkings {
 
   static Derivation range(Forecast f) {
     Run run = f.reach().typical();
-    String way = Figures.of(run.totals().distance(), Unit.KILOMETRE);
+    String way = Figures.distance(run.totals().distance());
     return run("Distance until the pack ends", way, f, run, typical(f));
   }
 

@@ -116,6 +116,11 @@ public final class Figures {
     return minus(rounded.stripTrailingZeros().toPlainString());
   }
 
+  /** Writes a way in metres, or from a kilometre on in kilometres: "5 m", "740 m", "1.02 km". */
+  public static String distance(double metres) {
+    return metres < 1000 ? of(metres, Unit.METRE, 0) : of(metres, Unit.KILOMETRE);
+  }
+
   /** Writes a duration in the largest fitting units: "45 s", "12 min", "3 h 20 min". */
   public static String duration(double seconds) {
     if (!Double.isFinite(seconds)) {

@@ -34,6 +34,13 @@ class FiguresTest {
   }
 
   @Test
+  void writesWaysInMetresBelowAKilometre() {
+    assertThat(Figures.distance(4.98)).isEqualTo("5 m");
+    assertThat(Figures.distance(740.4)).isEqualTo("740 m");
+    assertThat(Figures.distance(11_130)).isEqualTo("11.1 km");
+  }
+
+  @Test
   void writesDurationsInTheUnitsPeopleUse() {
     assertThat(Figures.duration(12)).isEqualTo("12 s");
     assertThat(Figures.duration(1500)).isEqualTo("25 min");

@@ -113,7 +113,7 @@ final class SpeedView extends VBox {
         : "On the level it goes farthest at %s: %s, drawing %s. The duty's mean speed while it moves is %s."
             .formatted(
                 Figures.of(best.speed(), Unit.KILOMETRE_PER_HOUR),
-                Figures.of(best.range(), Unit.KILOMETRE),
+                Figures.distance(best.range()),
                 Figures.of(best.power(), Unit.WATT),
                 Figures.of(s.dutySpeed(), Unit.KILOMETRE_PER_HOUR));
   }
@@ -196,7 +196,7 @@ final class SpeedView extends VBox {
                       height - BOTTOM,
                       List.of(
                           Figures.of(p.speed(), Unit.KILOMETRE_PER_HOUR),
-                          Figures.of(p.range(), Unit.KILOMETRE),
+                          Figures.distance(p.range()),
                           Figures.of(p.power(), Unit.WATT))));
     }
   }
