@@ -85,7 +85,7 @@ final class ChargingView extends VBox {
             verdict);
     left.setMinWidth(360);
     left.setPrefWidth(360);
-    chargers.setHgap(22);
+    chargers.setHgap(14);
     VBox right = new VBox(8, Page.heading("From where the duty ends, by charger"), chargers);
     right.setMinWidth(340);
     schools.setId("ceilings");
