@@ -16,7 +16,7 @@ import hammerman.guard.Guard;
 import hammerman.guard.Leads;
 import hammerman.pack.Lot;
 import hammerman.project.Shipped;
-import hammerman.sort.MeasuredCell;
+import hammerman.sort.CellSheet;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -221,7 +221,7 @@ final class Walk {
   private void cells() {
     preparing = true;
     session.loadExample(Shipped.Example.PAVEMENT_SPEAKER);
-    List<MeasuredCell> cells = Shipped.measuredCells();
+    List<CellSheet.Row> cells = Shipped.measuredCells().stream().map(CellSheet.Row::of).toList();
     Instant now = workshop.keeper().clock().instant();
     workshop
         .keeper()

@@ -6,7 +6,9 @@ import hammerman.device.StandInServer;
 import hammerman.finding.Station;
 import hammerman.pack.MatchedCells;
 import hammerman.project.Shipped;
+import hammerman.record.InventoryCell;
 import hammerman.sort.SortPlan;
+import hammerman.sort.Sorting;
 import hammerman.tester.SimulatedTester;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -68,7 +70,7 @@ class SortingCellsTest extends AtTheDesk {
   @Test
   void aHundredCellsBecomeLevelGroupsOfTheDesign() {
     hundred();
-    assertThat(desk.text("#answer")).contains("93 of 100 cells are good, 6 are put aside");
+    assertThat(desk.text("#answer")).contains("93 of 100 cells good, 6 put aside");
     assertThat(desk.judgements()).contains("cell.lot");
     desk.view(Station.SORT, "limits");
     assertThat(rows("#aside")).isEqualTo(6);
@@ -81,7 +83,7 @@ class SortingCellsTest extends AtTheDesk {
     assertThat(matched().orElseThrow().all()).hasSize(91);
     assertThat(desk.figure("capacity")).as("of these cells").startsWith("25.9");
     assertThat(desk.judgements()).as("they are level").doesNotContain("cell.lot");
-    desk.until(() -> desk.text("#answer").startsWith("91 cells are in the pack, 2 are spare"));
+    desk.until(() -> desk.text("#answer").startsWith("91 cells are in the pack, 2 spare"));
     desk.keys(KeyCode.CONTROL, KeyCode.Z);
     assertThat(matched()).isEmpty();
   }
@@ -141,8 +143,40 @@ class SortingCellsTest extends AtTheDesk {
     desk.press("#import-cells");
     assertThat(Desk.fx(() -> capacity().getSelectionModel().getSelectedIndex())).isEqualTo(2);
     desk.press("#take-cells");
-    said("0 of them new");
+    said("none of them new");
     assertThat(rows("#cells")).as("nothing counts twice").isEqualTo(3);
+  }
+
+  @Test
+  void aSheetAsPeopleKeepItBringsItsWordsAndTellsWhatStandsTwice() throws IOException {
+    speaker();
+    Path file = folder.resolve("sheet.csv");
+    Files.writeString(
+        file,
+        """
+        Cells of May;;;;
+        Nr;Voltage;capacity mAh;Lot;Remarks
+        R1;3,91;1987;7;dented
+        R2;3,90;2012;;
+        R2;3,89;2003;8;
+        """);
+    desk.lay(file);
+    desk.press("#import-cells");
+    assertThat(desk.text("#import-found"))
+        .startsWith("2 cells")
+        .contains("More than once there: R2");
+    desk.press("#take-cells");
+    said("2 of them new");
+    desk.until(() -> rows("#cells") == 2);
+    TableView<?> table = desk.find("#cells", TableView.class);
+    List<InventoryCell> kept =
+        Desk.fx(
+            () ->
+                table.getItems().stream()
+                    .map(e -> ((Sorting.Entry) e).cell().described())
+                    .toList());
+    assertThat(kept).extracting(InventoryCell::lot).containsExactly("7", "8");
+    assertThat(kept.getFirst().notes()).isEqualTo("dented");
   }
 
   private ChoiceBox<?> capacity() {

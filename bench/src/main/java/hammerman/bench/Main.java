@@ -6,7 +6,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 /**
  * Runs the measurements: {@code start}, {@code edit}, {@code sheet}, {@code log}, {@code store},
  * {@code zoom}, {@code kill}, {@code mutants}, {@code engine}, {@code models}, {@code fit}, {@code
- * sort}; all without a name.
+ * sort}, {@code cells}; all without a name.
  */
 public final class Main {
   private Main() {}

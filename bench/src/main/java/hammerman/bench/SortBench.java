@@ -3,6 +3,7 @@ package hammerman.bench;
 import hammerman.app.session.Session;
 import hammerman.app.shell.Frame;
 import hammerman.finding.Station;
+import hammerman.sort.CellSheet;
 import hammerman.sort.Matching;
 import hammerman.sort.MeasuredCell;
 import hammerman.sort.TooFewCells;
@@ -123,7 +124,7 @@ final class SortBench {
 
     void begin() {
       Instant now = Instant.parse("2026-01-01T00:00:00Z");
-      List<MeasuredCell> cells = cells(CELLS);
+      List<CellSheet.Row> cells = cells(CELLS).stream().map(CellSheet.Row::of).toList();
       session
           .keeper()
           .record(

@@ -25,19 +25,34 @@ import javafx.util.Duration;
 record Window(Session session, Frame frame, Scene scene) {
   private static boolean started;
 
-  /** Opens a window, lets a measurement run in it, and waits until that says it is done. */
+  /**
+   * Opens a window, lets a measurement run in it, waits until that says it is done, and closes it:
+   * one left open would be drawn beside the next, and into the end of the process.
+   */
   static void measure(BiConsumer<Window, Runnable> measurement)
       throws InterruptedException, IOException {
     Path home = Scratch.folder("window");
-    CountDownLatch done = new CountDownLatch(1);
-    Runnable begin = () -> measurement.accept(open(home), done::countDown);
+    CountDownLatch closed = new CountDownLatch(1);
+    Runnable begin =
+        () -> {
+          Window window = open(home);
+          measurement.accept(
+              window,
+              () ->
+                  Platform.runLater(
+                      () -> {
+                        window.scene().getWindow().hide();
+                        closed.countDown();
+                      }));
+        };
     if (started) {
       Platform.runLater(begin);
     } else {
       started = true;
+      Platform.setImplicitExit(false);
       Platform.startup(begin);
     }
-    done.await();
+    closed.await();
   }
 
   /** Does something after a while, so that what goes on in the window comes to rest. */

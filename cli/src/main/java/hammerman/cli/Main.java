@@ -18,6 +18,7 @@ import picocli.CommandLine.Command;
     name = "hammerman",
     description = "Designs and judges battery packs built from cells.",
     mixinStandardHelpOptions = true,
+    scope = CommandLine.ScopeType.INHERIT,
     version = "Hammerman 0.1",
     subcommands = {
       PredictCommand.class,
@@ -83,7 +84,9 @@ public final class Main {
             })
         .setParameterExceptionHandler(
             (e, words) -> {
-              e.getCommandLine().getErr().println("hammerman: " + said(e) + "; see --help.");
+              CommandLine of = e.getCommandLine();
+              String which = of.getCommandSpec().qualifiedName();
+              of.getErr().println("hammerman: %s; see %s --help.".formatted(said(e), which));
               return UNUSABLE;
             })
         .execute(args);

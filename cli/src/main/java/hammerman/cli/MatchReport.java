@@ -130,7 +130,7 @@ final class MatchReport {
   /** Which columns were taken for what, so that a wrong guess is seen. */
   private static String columns(CellSheet.Read read) {
     return read.columns().entrySet().stream()
-        .filter(e -> e.getKey() != CellSheet.Column.LABEL)
+        .filter(e -> e.getKey() != CellSheet.Column.LABEL && !e.getKey().describes())
         .sorted(Map.Entry.comparingByKey())
         .map(
             e ->

@@ -24,6 +24,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import picocli.CommandLine.Command;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -48,6 +49,18 @@ class MainTest {
     String text = Files.readString(DEMO);
     assertThat(text).contains(good);
     return Files.writeString(folder.resolve("pack.json"), text.replace(good, bad));
+  }
+
+  @Test
+  void everyCommandSaysWhatItTakes() {
+    for (Class<?> command : Main.class.getAnnotation(Command.class).subcommands()) {
+      String name = command.getAnnotation(Command.class).name();
+      out.getBuffer().setLength(0);
+      assertThat(run(name, "--help")).as(name).isZero();
+      assertThat(out.toString()).startsWith("Usage: hammerman " + name);
+    }
+    assertThat(run("match", DEMO)).isEqualTo(2);
+    assertThat(err.toString()).contains("'--series=S'").endsWith("see hammerman match --help.\n");
   }
 
   @Test

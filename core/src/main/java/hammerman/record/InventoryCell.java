@@ -43,6 +43,19 @@ public record InventoryCell(
     }
   }
 
+  /** Returns this cell, with what is not known of it as another says. */
+  public InventoryCell orAs(InventoryCell other) {
+    return new InventoryCell(
+        label,
+        type.isEmpty() ? other.type : type,
+        lot.isEmpty() ? other.lot : lot,
+        source.isEmpty() ? other.source : source,
+        bought == null ? other.bought : bought,
+        price == null ? other.price : price,
+        notes.isEmpty() ? other.notes : notes,
+        photo.isEmpty() ? other.photo : photo);
+  }
+
   /** A cell of which only the label is known. */
   public static InventoryCell labelled(String label) {
     return new InventoryCell(label, "", "", "", null, null, "", "");

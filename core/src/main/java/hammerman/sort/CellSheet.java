@@ -1,15 +1,19 @@
 package hammerman.sort;
 
+import hammerman.record.InventoryCell;
 import hammerman.table.TableFile;
 import hammerman.table.UnreadableTable;
+import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -34,7 +38,12 @@ public final class CellSheet {
     VOLTAGE(
         Unit.VOLT,
         "(rest(ed|ing)? ?|open.circuit |start )?(voltage|volts?|v|ocv|u)( ?(at )?rest(ed)?)?|m?v"),
-    SELF_DISCHARGE(Unit.VOLT, ".*self.?discharge.*|(voltage )?(loss|drop)( .*)?|sag per day");
+    SELF_DISCHARGE(Unit.VOLT, ".*self.?discharge.*|(voltage )?(loss|drop)( .*)?|sag per day"),
+    TYPE(Unit.ONE, "(cell )?(type|model|class|chemistry)"),
+    LOT(Unit.ONE, "lot|batch"),
+    SOURCE(Unit.ONE, "source|origin|from|seller|shop"),
+    PRICE(Unit.ONE, "(unit )?(price|cost)|paid"),
+    NOTES(Unit.ONE, "notes?|remarks?|comments?");
 
     private final Unit unit;
     private final Pattern names;
@@ -42,6 +51,11 @@ public final class CellSheet {
     Column(Unit unit, String names) {
       this.unit = unit;
       this.names = Pattern.compile(names);
+    }
+
+    /** Whether it says something of the cell that is not measured. */
+    public boolean describes() {
+      return compareTo(TYPE) >= 0;
     }
 
     /** Returns it in words. */
@@ -59,17 +73,46 @@ public final class CellSheet {
   public record Source(int index, Unit unit) {}
 
   /**
+   * A row of a table.
+   *
+   * @param measured what was measured of its cell
+   * @param described what else is known of it
+   */
+  public record Row(MeasuredCell measured, InventoryCell described) {
+
+    /** A cell of which nothing is known but what was measured. */
+    public static Row of(MeasuredCell measured) {
+      return new Row(measured, InventoryCell.labelled(measured.label()));
+    }
+  }
+
+  /**
    * Cells as they stand in a table.
    *
-   * @param cells in the order of the rows
+   * @param rows in their order
    * @param columns which were used
    * @param names of the columns, as they stand in the table
    */
-  public record Read(List<MeasuredCell> cells, Map<Column, Source> columns, List<String> names) {
+  public record Read(List<Row> rows, Map<Column, Source> columns, List<String> names) {
     public Read {
-      cells = List.copyOf(cells);
+      rows = List.copyOf(rows);
       columns = Map.copyOf(columns);
       names = List.copyOf(names);
+    }
+
+    /** Returns what was measured, in the order of the rows. */
+    public List<MeasuredCell> cells() {
+      return rows.stream().map(Row::measured).toList();
+    }
+
+    /** Returns the labels that stand in more than one row. */
+    public List<String> repeated() {
+      Set<String> seen = new HashSet<>();
+      return rows.stream()
+          .map(r -> r.measured().label())
+          .filter(label -> !seen.add(label))
+          .distinct()
+          .toList();
     }
   }
 
@@ -108,7 +151,8 @@ public final class CellSheet {
           "%s has no figures of cells among %s. Say which column holds what."
               .formatted(table.file().getFileName(), String.join(", ", table.columns())));
     }
-    List<MeasuredCell> cells = new ArrayList<>();
+    List<Row> rows = new ArrayList<>();
+    List<String> wrong = new ArrayList<>();
     table.rows(
         (line, fields) -> {
           String label = field(columns.get(Column.LABEL), fields).strip();
@@ -116,16 +160,39 @@ public final class CellSheet {
           double resistance = value(table, columns, Column.RESISTANCE, fields);
           double voltage = value(table, columns, Column.VOLTAGE, fields);
           double loss = value(table, columns, Column.SELF_DISCHARGE, fields) / 86400;
-          boolean blank = fields.stream().allMatch(String::isBlank);
-          if (!blank) {
-            cells.add(
-                new MeasuredCell(
-                    label.isEmpty() ? "row " + line : label, capacity, resistance, voltage, loss));
+          if (fields.stream().allMatch(String::isBlank)) {
+            return;
+          }
+          MeasuredCell measured =
+              new MeasuredCell(
+                  label.isEmpty() ? "row " + line : label, capacity, resistance, voltage, loss);
+          try {
+            rows.add(new Row(measured, described(measured.label(), table, columns, fields)));
+          } catch (InvalidValue e) {
+            wrong.add(
+                "%s, line %d: %s".formatted(table.file().getFileName(), line, e.getMessage()));
           }
         },
         share -> {},
         () -> false);
-    return new Read(cells, columns, table.columns());
+    if (!wrong.isEmpty()) {
+      throw new UnreadableTable(wrong.getFirst());
+    }
+    return new Read(rows, columns, table.columns());
+  }
+
+  private static InventoryCell described(
+      String label, TableFile table, Map<Column, Source> columns, List<String> fields) {
+    double price = table.number(field(columns.get(Column.PRICE), fields));
+    return new InventoryCell(
+        label,
+        field(columns.get(Column.TYPE), fields).strip(),
+        field(columns.get(Column.LOT), fields).strip(),
+        field(columns.get(Column.SOURCE), fields).strip(),
+        null,
+        Double.isNaN(price) ? null : price,
+        field(columns.get(Column.NOTES), fields).strip(),
+        "");
   }
 
   private static String field(@Nullable Source source, List<String> of) {
@@ -256,7 +323,7 @@ public final class CellSheet {
   /** No cell of a hobbyist holds 400 Ah or has 0.5 Ω; a loss of a volt a day is none of a cell. */
   private static Unit byMagnitude(Column column, double median) {
     return switch (column) {
-      case LABEL -> Unit.ONE;
+      case LABEL, TYPE, LOT, SOURCE, PRICE, NOTES -> Unit.ONE;
       case CAPACITY -> median >= 400 ? Unit.MILLIAMPERE_HOUR : Unit.AMPERE_HOUR;
       case RESISTANCE -> median >= 0.5 ? Unit.MILLIOHM : Unit.OHM;
       case VOLTAGE -> median >= 100 ? Unit.MILLIVOLT : Unit.VOLT;

@@ -10,6 +10,7 @@ import hammerman.record.Measurement;
 import hammerman.record.Measurement.Conditions;
 import hammerman.record.Measurement.Origin;
 import hammerman.record.Subject;
+import hammerman.sort.CellSheet;
 import hammerman.sort.MeasuredCell;
 import hammerman.sort.Stock;
 import java.sql.ResultSet;
@@ -31,6 +32,10 @@ public final class Inventory {
   private static final String MEASUREMENT =
       "SELECT id, at, subject, number, quantity, value, current_A, cut_off_V, temperature_K,"
           + " rest_s, instrument, origin, struck_at, struck_reason FROM measurement";
+
+  private static final String DESCRIBE =
+      "UPDATE cell SET label = ?, type = ?, lot = ?, source = ?, bought = ?, price = ?, notes = ?,"
+          + " photo = ? WHERE id = ?";
 
   private final ProjectStore store;
   private final Database database;
@@ -60,16 +65,16 @@ public final class Inventory {
   /**
    * Takes in cells out of a table, all or none: what was measured goes to the cell with that label,
    * which is added if there is none. A figure that the cell has already, to the last digit, is not
-   * kept twice.
+   * kept twice; what is known of a cell stays, and only what is not is filled in.
    *
    * @param direct whether resistances are those of direct current; else at 1 kHz
    * @return how many cells were added
    */
-  public int take(List<MeasuredCell> cells, boolean direct, String instrument, Instant at)
+  public int take(List<CellSheet.Row> rows, boolean direct, String instrument, Instant at)
       throws NotKept {
-    Map<String, Long> known = new HashMap<>();
+    Map<String, Fact<InventoryCell>> known = new HashMap<>();
     for (Fact<InventoryCell> c : cells(0, Integer.MAX_VALUE)) {
-      known.put(c.value().label(), c.id());
+      known.put(c.value().label(), c);
     }
     Set<Measurement> before = new HashSet<>();
     for (Fact<Measurement> m : measurements(0, Integer.MAX_VALUE)) {
@@ -77,29 +82,31 @@ public final class Inventory {
         before.add(m.value());
       }
     }
-    List<InventoryCell> added =
-        cells.stream()
-            .map(MeasuredCell::label)
-            .distinct()
-            .filter(l -> !known.containsKey(l))
-            .map(InventoryCell::labelled)
-            .toList();
-    store.change(
+    Map<String, InventoryCell> described = new LinkedHashMap<>();
+    for (CellSheet.Row row : rows) {
+      described.merge(row.measured().label(), row.described(), InventoryCell::orAs);
+    }
+    return store.change(
         () -> {
-          for (InventoryCell c : added) {
-            known.put(c.label(), insert(c, at));
+          Map<String, Long> ids = new HashMap<>();
+          for (InventoryCell c : described.values()) {
+            Fact<InventoryCell> was = known.get(c.label());
+            ids.put(c.label(), was == null ? insert(c, at) : was.id());
+            if (was != null && !was.value().orAs(c).equals(was.value())) {
+              database.update(DESCRIBE, values(was.value().orAs(c), was.id()));
+            }
           }
-          for (MeasuredCell c : cells) {
-            Subject of = new Subject.Cell(Objects.requireNonNull(known.get(c.label())));
+          for (CellSheet.Row row : rows) {
+            MeasuredCell c = row.measured();
+            Subject of = new Subject.Cell(Objects.requireNonNull(ids.get(c.label())));
             for (Measurement m : measurements(c, of, direct, instrument)) {
               if (before.add(m)) {
                 insert(m, at);
               }
             }
           }
-          return true;
+          return (int) described.keySet().stream().filter(l -> !known.containsKey(l)).count();
         });
-    return added.size();
   }
 
   /** A rest voltage that stands beside a capacity was taken before its test. */
@@ -123,10 +130,7 @@ public final class Inventory {
 
   /** Describes a cell anew; its measurements stay. */
   public void describe(long cell, InventoryCell c) throws NotKept {
-    store.write(
-        "UPDATE cell SET label = ?, type = ?, lot = ?, source = ?, bought = ?,"
-            + " price = ?, notes = ?, photo = ? WHERE id = ?",
-        values(c, cell));
+    store.write(DESCRIBE, values(c, cell));
   }
 
   private long insert(InventoryCell c, Instant at) throws SQLException {

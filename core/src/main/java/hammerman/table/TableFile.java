@@ -95,8 +95,9 @@ public record TableFile(
       first++;
     }
     boolean comma = decimalComma(rows.subList(first, rows.size()));
+    first = belowTitles(rows, first, comma);
     List<String> head = rows.get(first);
-    boolean headed = head.stream().noneMatch(f -> !Double.isNaN(Numbers.parse(f, comma)));
+    boolean headed = isHead(head, comma);
     List<String> names = new ArrayList<>();
     for (int k = 0; k < head.size(); k++) {
       String name = headed ? head.get(k).strip() : "";
@@ -252,6 +253,23 @@ public record TableFile(
       }
     }
     return usual;
+  }
+
+  /** Where the head is, below titles that a spreadsheet has filled up to the usual width. */
+  private static int belowTitles(List<List<String>> rows, int first, boolean comma) {
+    int head = first;
+    while (head < rows.size() - 1 && filled(rows.get(head)) < 2) {
+      head++;
+    }
+    return filled(rows.get(head)) > 1 && isHead(rows.get(head), comma) ? head : first;
+  }
+
+  private static long filled(List<String> row) {
+    return row.stream().filter(f -> !f.isBlank()).count();
+  }
+
+  private static boolean isHead(List<String> row, boolean comma) {
+    return row.stream().noneMatch(f -> !Double.isNaN(Numbers.parse(f, comma)));
   }
 
   private static boolean decimalComma(List<List<String>> rows) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import hammerman.record.InventoryCell;
 import hammerman.sort.CellSheet.Column;
 import hammerman.table.UnreadableTable;
 import java.io.IOException;
@@ -67,6 +68,15 @@ class CellSheetTest {
                 "B7;2050;40",
                 ";;")),
         Arguments.of(
+            "titles from a spreadsheet",
+            rows(
+                "Cells of May;;;",
+                "2026;;;",
+                "Nr;Ri, mOhm;capacity mAh;notes",
+                "A1;41,5;2010;",
+                "A2;43,0;1985;dented",
+                "B7;40,0;2050;")),
+        Arguments.of(
             "byte order mark and quotes",
             rows(
                 "\uFEFF\"Label\",\"Measured capacity, Ah\",\"AC resistance, mOhm\"",
@@ -124,6 +134,32 @@ class CellSheetTest {
     assertThat(read.cells().get(1).capacity()).isNaN();
     assertThat(read.cells().get(2).capacity()).isNaN();
     assertThat(read.cells().get(2).resistance()).isNaN();
+  }
+
+  @Test
+  void wordsAreReadAndWhatStandsTwiceIsTold() throws IOException, UnreadableTable {
+    CellSheet.Read read =
+        CellSheet.read(
+            file(
+                rows(
+                    "Label,capacity mAh,Model,Batch,Seller,Price,Remarks",
+                    "A1,2010,reclaimed,7,a neighbour,0.90,",
+                    "A2,1985,,8,,,dented",
+                    "A1,2008,,,,,"),
+                StandardCharsets.UTF_8));
+    assertThat(read.rows().getFirst().described())
+        .isEqualTo(new InventoryCell("A1", "reclaimed", "7", "a neighbour", null, 0.90, "", ""));
+    assertThat(read.rows().get(1).described().notes()).isEqualTo("dented");
+    assertThat(read.repeated()).containsExactly("A1");
+  }
+
+  @Test
+  void aPriceThatCannotBeNamesItsLine() throws IOException {
+    Path file = file("label,capacity mAh,price\nA1,2010,1\nA2,1985,-4\n", StandardCharsets.UTF_8);
+    assertThatThrownBy(() -> CellSheet.read(file))
+        .isInstanceOf(UnreadableTable.class)
+        .hasMessageContaining("line 3")
+        .hasMessageContaining("Price");
   }
 
   @Test

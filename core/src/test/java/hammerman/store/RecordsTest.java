@@ -26,6 +26,8 @@ import hammerman.record.StepRecord;
 import hammerman.record.StepRecord.Verdict;
 import hammerman.record.Subject;
 import hammerman.record.Trace;
+import hammerman.sort.CellSheet;
+import hammerman.sort.MeasuredCell;
 import hammerman.store.BuildBook.CellPlace;
 import hammerman.telemetry.Quantity;
 import hammerman.telemetry.Telemetry;
@@ -243,6 +245,21 @@ class RecordsTest {
     assertThat(inventory.tests().getFirst().value().outcome()).isEqualTo(BayTest.Outcome.MEASURED);
     inventory.begin(List.of(in(1, 1)), NOON);
     assertThat(inventory.tests()).as("the bay is free again").hasSize(2);
+  }
+
+  @Test
+  void aTableFillsInWhatIsNotKnownAndLeavesWhatIs() throws Exception {
+    Inventory inventory = store.inventory();
+    InventoryCell typed = InventoryCell.labelled("A1").withNotes("dented");
+    inventory.add(List.of(typed), NOON);
+    InventoryCell other = typed.withNotes("as new").withLot("7");
+    CellSheet.Row row = new CellSheet.Row(MeasuredCell.of("A1", 2.01, Double.NaN), other);
+    CellSheet.Row added = CellSheet.Row.of(MeasuredCell.of("A2", 2.0, Double.NaN));
+    assertThat(inventory.take(List.of(row, added, row), false, "sheet", NOON)).isEqualTo(1);
+    assertThat(inventory.cells(0, 9))
+        .extracting(Fact::value)
+        .containsExactly(typed.withLot("7"), InventoryCell.labelled("A2"));
+    assertThat(inventory.of(new Subject.Cell(1))).as("the same figure counts once").hasSize(1);
   }
 
   @Test

@@ -33,6 +33,9 @@ import org.jspecify.annotations.Nullable;
 final class ImportPanel extends VBox {
   private static final String NONE = "not there";
 
+  /** So many labels are named at most. */
+  private static final int FIRST_LABELS = 5;
+
   private final Bench bench;
   private final SortState state;
   private final Consumer<String> choose;
@@ -95,9 +98,14 @@ final class ImportPanel extends VBox {
       TableFile opened = TableFile.open(file);
       table = opened;
       Map<Column, CellSheet.Source> guess = remembered(opened);
+      long measured = guess.keySet().stream().filter(c -> !c.describes()).count();
+      boolean more = opened.columns().size() > measured;
       for (Column c : Column.values()) {
         Choice choice = choice(c, opened, guess.get(c));
         choices.put(c, choice);
+        if (c.describes() && !more) {
+          continue; // no column is left for it
+        }
         Label name = new Label(c == Column.SELF_DISCHARGE ? "voltage lost a day" : c.words());
         name.getStyleClass().add("fact-name");
         HBox row = new HBox(5, name, choice.column());
@@ -171,7 +179,7 @@ final class ImportPanel extends VBox {
 
   private static List<Unit> units(Column c) {
     return switch (c) {
-      case LABEL -> List.of(Unit.ONE);
+      case LABEL, TYPE, LOT, SOURCE, PRICE, NOTES -> List.of(Unit.ONE);
       case CAPACITY -> List.of(Unit.MILLIAMPERE_HOUR, Unit.AMPERE_HOUR);
       case RESISTANCE -> List.of(Unit.MILLIOHM, Unit.OHM);
       case VOLTAGE, SELF_DISCHARGE -> List.of(Unit.VOLT, Unit.MILLIVOLT);
@@ -190,14 +198,14 @@ final class ImportPanel extends VBox {
     return all;
   }
 
-  private @Nullable List<MeasuredCell> read() {
+  private CellSheet.@Nullable Read read() {
     TableFile opened = table;
     if (opened == null || choices.size() < Column.values().length) {
       return null;
     }
     try {
       complaint.setText("");
-      return CellSheet.readAny(opened, chosen()).cells();
+      return CellSheet.readAny(opened, chosen());
     } catch (UnreadableTable e) {
       complaint.setText(e.getMessage());
       return null;
@@ -205,15 +213,35 @@ final class ImportPanel extends VBox {
   }
 
   private void preview() {
-    List<MeasuredCell> cells = read();
-    if (cells != null) {
+    CellSheet.Read read = read();
+    if (read != null) {
+      List<MeasuredCell> cells = read.cells();
       found.setText(
-          "%d cells%s; the first is %s."
-              .formatted(
-                  cells.size(),
-                  middle(cells),
-                  cells.isEmpty() ? "none" : cells.getFirst().label()));
+          Figures.unbroken(
+              "%s%s; the first is %s.%s"
+                  .formatted(
+                      counted(read),
+                      middle(cells),
+                      cells.isEmpty() ? "none" : cells.getFirst().label(),
+                      repeated(read))));
     }
+  }
+
+  private static String counted(CellSheet.Read read) {
+    long cells = read.cells().stream().map(MeasuredCell::label).distinct().count();
+    return cells == 1 ? "1 cell" : cells + " cells";
+  }
+
+  private static String repeated(CellSheet.Read read) {
+    List<String> labels = read.repeated();
+    if (labels.isEmpty()) {
+      return "";
+    }
+    int left = labels.size() - FIRST_LABELS;
+    return " More than once there: %s%s; the last figure of each counts."
+        .formatted(
+            String.join(", ", labels.subList(0, Math.min(FIRST_LABELS, labels.size()))),
+            left > 0 ? " and " + left + " more" : "");
   }
 
   private static String middle(List<MeasuredCell> cells) {
@@ -234,9 +262,9 @@ final class ImportPanel extends VBox {
   }
 
   private void take() {
-    List<MeasuredCell> cells = read();
+    CellSheet.Read read = read();
     TableFile opened = table;
-    if (cells == null || opened == null) {
+    if (read == null || opened == null) {
       return;
     }
     remember(opened, chosen());
@@ -247,14 +275,18 @@ final class ImportPanel extends VBox {
         .session()
         .keeper()
         .record(
-            store -> store.inventory().take(cells, direct, name, now),
+            store -> store.inventory().take(read.rows(), direct, name, now),
             added -> {
               state.say(
-                  "%d cells taken in from %s, %d of them new."
-                      .formatted(cells.size(), name, added));
+                  "%s taken in from %s, %s new.%s"
+                      .formatted(
+                          counted(read),
+                          name,
+                          added == 0 ? "none of them" : added + " of them",
+                          repeated(read)));
               leave();
-              if (!cells.isEmpty()) {
-                choose.accept(cells.getFirst().label());
+              if (!read.rows().isEmpty()) {
+                choose.accept(read.rows().getFirst().measured().label());
               }
             },
             trouble -> complaint.setText(trouble.why()));

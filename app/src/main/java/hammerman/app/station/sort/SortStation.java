@@ -61,7 +61,7 @@ public final class SortStation implements StationView {
       page.answer("No cell is measured yet; %d are needed.".formatted(needed));
     } else if (state.shown().inPack() != null) {
       page.answer(
-          "%d cells are in the pack, %d are spare and %d put aside."
+          "%d cells are in the pack, %d spare and %d put aside."
               .formatted(
                   s.count(CellState.IN_PACK),
                   s.count(CellState.SPARE),
@@ -70,20 +70,20 @@ public final class SortStation implements StationView {
       int resting = s.count(CellState.RESTING);
       int testing = s.count(CellState.ON_TEST) + s.count(CellState.NEW);
       List<String> parts = new ArrayList<>();
-      parts.add("%d of %d cells are good".formatted(good, s.entries().size()));
-      parts.add("%d are put aside".formatted(s.count(CellState.REJECTED)));
+      parts.add("%d of %d cells good".formatted(good, s.entries().size()));
+      parts.add(s.count(CellState.REJECTED) + " put aside");
       if (resting > 0) {
-        parts.add(resting + (resting == 1 ? " rests" : " rest"));
+        parts.add(resting + " resting");
       }
       if (testing > 0) {
-        parts.add(testing + (testing == 1 ? " is" : " are") + " still to be measured");
+        parts.add(testing + " still to be measured");
       }
       page.answer(
           String.join(", ", parts)
               + "; the pack takes %d%s."
                   .formatted(
                       needed,
-                      good >= needed ? "" : ", so %d are lacking".formatted(needed - good)));
+                      good >= needed ? "" : ", so %d more are needed".formatted(needed - good)));
     }
   }
 

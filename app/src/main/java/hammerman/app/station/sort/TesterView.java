@@ -209,6 +209,7 @@ final class TesterView extends StackPane {
         cells == 0
             ? ""
             : Quicker.of(plan, cells, s.typical(), running, s.plan().restDays(), now).stream()
+                .filter(q -> q.schedule().measured().isBefore(found.measured()))
                 .map(
                     q ->
                         "%s: all measured by %s, %s sooner."
@@ -320,7 +321,7 @@ final class TesterView extends StackPane {
   }
 
   private static Label words(String text, String style) {
-    Label label = new Label(text);
+    Label label = new Label(Figures.unbroken(text));
     label.getStyleClass().add(style);
     label.setWrapText(true);
     label.setMinHeight(USE_PREF_SIZE);
