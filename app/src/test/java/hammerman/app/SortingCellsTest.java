@@ -2,6 +2,7 @@ package hammerman.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hammerman.app.picture.Picture;
 import hammerman.device.StandInServer;
 import hammerman.finding.Station;
 import hammerman.pack.MatchedCells;
@@ -177,6 +178,37 @@ class SortingCellsTest extends AtTheDesk {
                     .toList());
     assertThat(kept).extracting(InventoryCell::lot).containsExactly("7", "8");
     assertThat(kept.getFirst().notes()).isEqualTo("dented");
+  }
+
+  @Test
+  void cellsSortedQuicklyAreNotTakenForMeasured() throws IOException {
+    speaker();
+    StringBuilder text = new StringBuilder("label,rest voltage V,mOhm\n");
+    for (int k = 0; k < 95; k++) {
+      text.append("Q%d,3.%d,%d%n".formatted(k, 60 + k % 3, 55 + k % 9));
+    }
+    Path file = folder.resolve("quick.csv");
+    Files.writeString(file, text);
+    desk.lay(file);
+    desk.press("#import-cells");
+    desk.press("#take-cells");
+    desk.until(() -> rows("#cells") == 95);
+    desk.view(Station.SORT, "limits");
+    ChoiceBox<?> school = desk.find("#school", ChoiceBox.class);
+    Desk.fx(
+        () -> {
+          school.getSelectionModel().select(1);
+          return null;
+        });
+    desk.quiet();
+    Picture picture = desk.find("#limits-picture", Picture.class);
+    assertThat(Desk.fx(() -> picture.figures().getFirst().name())).isEqualTo("Rest voltage, V");
+    desk.view(Station.SORT, "groups");
+    desk.until(
+        () -> desk.text("#groups-words").contains("Of 91 cells the capacity is not measured"));
+    desk.press("#take-groups");
+    desk.quiet();
+    assertThat(desk.judgements()).contains("cell.reclaimed", "cell.lot");
   }
 
   private ChoiceBox<?> capacity() {

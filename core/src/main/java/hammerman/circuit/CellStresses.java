@@ -203,10 +203,7 @@ final class CellStresses {
             bounds.hottest(),
             Unit.CELSIUS);
     double weakest = side.pack().weakestGroup();
-    t.from(
-            side.pack().matched().isPresent()
-                ? "measured cells"
-                : "normal spread of the lot, typical")
+    t.from(side.pack().level().isPresent() ? "measured cells" : "normal spread of the lot, typical")
         .most(cells, Stress.Kind.LOT, 1 - weakest, MOST_SPREAD, Unit.PERCENT);
   }
 }

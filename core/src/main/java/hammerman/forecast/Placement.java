@@ -48,6 +48,6 @@ public final class Placement {
       }
       groups.add(new MatchedCells.Group(List.of(placed)));
     }
-    return Optional.of(new MatchedCells(groups, cells.direct()));
+    return Optional.of(new MatchedCells(groups, cells.direct(), cells.assumed()));
   }
 }

@@ -106,21 +106,47 @@ final class CellRules {
 
   /** Of cells that were measured, those that were not in full. */
   private static Optional<Found> unmeasured(MatchedCells cells) {
-    List<String> without = cells.withoutResistance();
-    if (without.isEmpty()) {
+    List<String> capacity = cells.withoutCapacity();
+    List<String> resistance = cells.withoutResistance();
+    if (!capacity.isEmpty()) {
+      double assumed =
+          cells.all().stream()
+              .filter(c -> capacity.contains(c.label()))
+              .mapToDouble(MatchedCells.Cell::capacity)
+              .average()
+              .orElseThrow();
+      return Found.note(
+          "Cells without a measured capacity",
+          "%s taken to hold %s each%s."
+              .formatted(
+                  named(capacity, cells),
+                  Figures.of(assumed, Unit.AMPERE_HOUR),
+                  resistance.isEmpty()
+                      ? ""
+                      : "; %d to have the mean resistance of the others"
+                          .formatted(resistance.size())),
+          "Measure the capacity of each: a weak cell makes its group empty first and full first,"
+              + " and neither rest voltage nor resistance shows it.",
+          Measure.most("cells without a capacity", capacity.size(), 0, Unit.ONE));
+    }
+    if (resistance.isEmpty()) {
       return Optional.empty();
     }
-    int shown = Math.min(12, without.size());
     return Found.note(
         "Cells without a measured resistance",
-        "%s%s of %d cells %s taken to have the mean resistance of the others."
-            .formatted(
-                String.join(", ", without.subList(0, shown)),
-                without.size() > shown ? " and %d more".formatted(without.size() - shown) : "",
-                cells.all().size(),
-                without.size() == 1 ? "is" : "are"),
+        named(resistance, cells) + " taken to have the mean resistance of the others.",
         "Measure their resistance: a high one gets hotter and ages faster than its neighbours.",
-        Measure.most("cells without a resistance", without.size(), 0, Unit.ONE));
+        Measure.most("cells without a resistance", resistance.size(), 0, Unit.ONE));
+  }
+
+  private static String named(List<String> labels, MatchedCells of) {
+    int shown = Math.min(12, labels.size());
+    return "%s%s of %d cells %s"
+        .formatted(
+            String.join(", ", labels.subList(0, shown)),
+            labels.size() > shown ? " and %d more".formatted(labels.size() - shown) : "",
+            of.all().size(),
+            labels.size() == 1 ? "is" : "are");
   }
 
   private static Optional<Found> regenerationFull(Case c) {

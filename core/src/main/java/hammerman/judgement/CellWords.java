@@ -227,7 +227,7 @@ final class CellWords {
             "The groups are not level",
             (s, c) ->
                 pack(s, c)
-                    .matched()
+                    .level()
                     .map(
                         m ->
                             "As measured, group %d holds %s less than the mean of all; it is empty first and full first."

@@ -21,8 +21,10 @@ import org.jspecify.annotations.Nullable;
  *
  * @param groups from the negative end, each with as many cells
  * @param direct whether resistances are those of direct current after 10 s
+ * @param assumed labels of the cells whose capacity was not measured but taken from others or from
+ *     the type; absent if there are none
  */
-public record MatchedCells(List<Group> groups, boolean direct) {
+public record MatchedCells(List<Group> groups, boolean direct, @Nullable List<String> assumed) {
   /**
    * A group.
    *
@@ -80,6 +82,39 @@ public record MatchedCells(List<Group> groups, boolean direct) {
         }
       }
     }
+    if (assumed != null) {
+      assumed = List.copyOf(assumed);
+      for (String label : assumed) {
+        if (!labels.contains(label)) {
+          throw new InvalidValue(
+              "Cell with an assumed capacity",
+              label,
+              "must be one of the matched cells",
+              "Match them again.");
+        }
+      }
+    }
+  }
+
+  /** Cells whose capacities were all measured. */
+  public MatchedCells(List<Group> groups, boolean direct) {
+    this(groups, direct, null);
+  }
+
+  /** Returns these cells, of which some have not had their capacity measured. */
+  public MatchedCells assuming(Set<String> labels) {
+    List<String> among = all().stream().map(Cell::label).filter(labels::contains).toList();
+    return new MatchedCells(groups, direct, among.isEmpty() ? null : among);
+  }
+
+  /** Returns the labels of the cells whose capacity was not measured. */
+  public List<String> withoutCapacity() {
+    return assumed == null ? List.of() : assumed;
+  }
+
+  /** Whether the capacity of most was measured, so that it is known how level the groups are. */
+  public boolean knowsLevel() {
+    return 2 * withoutCapacity().size() <= groups.size() * groups.getFirst().cells().size();
   }
 
   /**

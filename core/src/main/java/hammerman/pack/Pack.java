@@ -58,9 +58,14 @@ public record Pack(
     return Optional.ofNullable(measured).filter(c -> c.fill(series, parallel));
   }
 
+  /** Returns its cells, if so many capacities were measured that it is known how level they are. */
+  public Optional<MatchedCells> level() {
+    return matched().filter(MatchedCells::knowsLevel);
+  }
+
   /** Returns the share of the mean that the weakest group has, or is expected to have. */
   public double weakestGroup() {
-    return matched()
+    return level()
         .map(MatchedCells::weakestShare)
         .orElseGet(() -> lot.weakestGroup(series, parallel));
   }

@@ -54,6 +54,6 @@ public final class Accepted {
                                 })
                             .toList()))
             .toList();
-    return new MatchedCells(groups, cells.direct());
+    return new MatchedCells(groups, cells.direct(), cells.assumed());
   }
 }

@@ -6,6 +6,8 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -152,6 +154,15 @@ public record Sorting(List<Entry> entries, List<MeasuredCell> accepted, RejectRu
     return Double.isNaN(m.capacity()) && looked
         ? new MeasuredCell(m.label(), filler, m.resistance(), m.voltage(), m.selfDischarge())
         : m;
+  }
+
+  /** Returns the labels of the cells that count with a capacity that was not measured of them. */
+  public Set<String> assumed() {
+    return entries.stream()
+        .filter(e -> Double.isNaN(e.cell().measured().capacity()))
+        .filter(e -> !Double.isNaN(e.taken().capacity()))
+        .map(e -> e.cell().label())
+        .collect(Collectors.toSet());
   }
 
   /** Returns how many cells stand so. */

@@ -25,6 +25,7 @@ import hammerman.guard.Bms;
 import hammerman.guard.Fusing;
 import hammerman.guard.Protection;
 import hammerman.pack.ConductorMaterial;
+import hammerman.pack.Lot;
 import hammerman.pack.MatchedCells;
 import hammerman.pack.Strip;
 import hammerman.pack.TakeOff;
@@ -38,6 +39,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
@@ -143,6 +145,12 @@ class RulesTest {
     return new MatchedCells(groups, true);
   }
 
+  private static MatchedCells allAssumed() {
+    MatchedCells cells = measured(0);
+    return cells.assuming(
+        cells.all().stream().map(MatchedCells.Cell::label).collect(Collectors.toSet()));
+  }
+
   static List<Flaw> flaws() {
     Design boxed = boxed(f -> f);
     return List.of(
@@ -231,6 +239,17 @@ class RulesTest {
             Severity.NOTE,
             d -> d.withMatched(measured(14)),
             d -> d.withMatched(measured(0))),
+        new Flaw(
+            "cell.reclaimed",
+            Severity.NOTE,
+            d -> d.withMatched(measured(14).assuming(Set.of("A1", "A78"))),
+            d -> d.withMatched(measured(0).assuming(Set.of("another cell")))),
+        // What is only taken to be so is no proof that the groups are level.
+        new Flaw(
+            "cell.lot",
+            Severity.NOTE,
+            d -> d.withPack(d.pack().withLot(Lot.UNKNOWN)).withMatched(allAssumed()),
+            d -> d.withPack(d.pack().withLot(Lot.UNKNOWN)).withMatched(measured(0))),
         new Flaw("charge.regenerationFull", Severity.WARN, d -> regen(d, 1), d -> regen(d, 15)),
         new Flaw(
             "charge.hot",

@@ -25,6 +25,7 @@ import hammerman.guard.Protection;
 import hammerman.pack.ConductorMaterial;
 import hammerman.pack.Conductors;
 import hammerman.pack.Lot;
+import hammerman.pack.MatchedCells;
 import hammerman.pack.TakeOff;
 import hammerman.project.UnreadableProject.Reason;
 import hammerman.readymade.HardStart;
@@ -43,6 +44,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Random;
+import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
@@ -150,7 +152,9 @@ class ProjectDocumentTest {
                     new ReadyMade(Samples.cell("p18650"), 10, 2, 40, 0.05, 2.6),
                     new HardStart(0.25, 0.4, 8, 0, 30.0)));
     d = d.withCell(d.pack().cell().withCycleLife(CycleLife.USUAL.withCycles(3000)));
-    d = d.withMatched(Samples.cells(4, 2));
+    MatchedCells cells = Samples.cells(4, 2);
+    String unmeasured = cells.all().get(3).label();
+    d = d.withMatched(cells.assuming(Set.of(unmeasured)));
     SortPlan sorting =
         SortPlan.USUAL
             .withMostRatio(1.5)
@@ -158,8 +162,10 @@ class ProjectDocumentTest {
     Project sorted = full.withDesign(d).withSorting(sorting);
     String written = new String(ProjectDocument.bytes(sorted), StandardCharsets.UTF_8);
     assertThat(schema.validate(written, InputFormat.JSON)).isEmpty();
-    assertThat(ProjectDocument.parse(ProjectDocument.bytes(sorted), "sorted").sortPlan())
-        .isEqualTo(sorting);
+    Project read = ProjectDocument.parse(ProjectDocument.bytes(sorted), "sorted");
+    assertThat(read.sortPlan()).isEqualTo(sorting);
+    assertThat(read.design().pack().matched().orElseThrow().withoutCapacity())
+        .containsExactly(unmeasured);
   }
 
   @Test

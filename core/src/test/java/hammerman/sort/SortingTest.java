@@ -109,7 +109,9 @@ class SortingTest {
     SortPlan plan = SortPlan.USUAL.withSchool(SortPlan.School.QUICK);
     assertThat(sort(quick, SortPlan.USUAL, null).accepted()).isEmpty();
     assertThat(sort(quick, plan, null).accepted()).hasSize(6).allMatch(c -> c.capacity() == 2.2);
+    assertThat(sort(quick, plan, null).assumed()).hasSize(6);
     quick.set(0, cell(0, 2.4, 0.03, 3.6, null));
+    assertThat(sort(quick, plan, null).assumed()).hasSize(5).doesNotContain("A0");
     assertThat(sort(quick, plan.withSchool(SortPlan.School.SAMPLE), null).accepted())
         .hasSize(6)
         .allMatch(c -> c.capacity() == 2.4);

@@ -22,6 +22,16 @@ public final class Plot {
     this.y = y;
   }
 
+  /** Returns the scale from left to right. */
+  public Scale x() {
+    return x;
+  }
+
+  /** Returns the scale from bottom to top. */
+  public Scale y() {
+    return y;
+  }
+
   /** Draws rules and figures of the y axis and its name above it. */
   public Plot vertical(String name) {
     pen.name(Role.SOFT, Pen.TEXT, Math.max(2, x.from() - 34), y.to() - 11, name);

@@ -31,6 +31,9 @@ final class CellsSheet extends Picture {
   private static final double BOTTOM = 22;
   private static final double GAP = 26;
 
+  /** Half the way between two readings, px. */
+  private static final double LINE = 8;
+
   private @Nullable Day day;
   private final Crosshair cross = new Crosshair(this, LEFT, RIGHT, this::end);
 
@@ -137,8 +140,8 @@ final class CellsSheet extends Picture {
     }
     int lowest = Math.max(0, c.lowest().place().group());
     apart.curve(Role.HOT, 1.8, time, off[Math.min(lowest, groups - 1)]);
-    double middle = TOP + strip + GAP + strip / 2;
-    pen.words(Role.HOT, Pen.TEXT, x.to() + 8, middle, "group " + (lowest + 1) + " lowest");
+    double last = apart.y().at(off[Math.min(lowest, groups - 1)][time.length - 1]);
+    pen.words(Role.HOT, Pen.TEXT, x.to() + 8, last, "group " + (lowest + 1) + " lowest");
 
     double[] cool = celsius(at(c, c.kelvin(), CellsSheet::least));
     double[] hot = celsius(at(c, c.kelvin(), CellsSheet::most));
@@ -147,7 +150,7 @@ final class CellsSheet extends Picture {
     warm.curve(Role.HOT, 1.8, time, hot);
     warm.curve(Role.COOL, 1.2, time, cool);
     warm.horizontal(unit > 60 ? "Time, h" : "Time, min");
-    crosshair(pen, c, x, strip, height);
+    crosshair(pen, c, volts, warm, height);
   }
 
   private Plot strip(
@@ -160,33 +163,37 @@ final class CellsSheet extends Picture {
     return new Plot(pen, x, y).vertical(name);
   }
 
-  private void crosshair(Pen pen, CellTrace c, Scale x, double strip, double height) {
+  private void crosshair(Pen pen, CellTrace c, Plot volts, Plot warm, double height) {
     boolean nowhere = Double.isNaN(cross.at());
     int k = nowhere ? c.time().length - 1 : c.at(cross.at() * unit());
-    double right = x.to() + 8;
+    Scale x = volts.x();
     cross.draw(pen, x, TOP, height - BOTTOM, List.of());
-    double low = least(c.voltage().get(k));
-    double high = most(c.voltage().get(k));
-    pair(
-        pen, right, TOP + strip / 2, Figures.of(high, Unit.VOLT, 3), Figures.of(low, Unit.VOLT, 3));
-    double temperatures = TOP + 2 * (strip + GAP) + strip / 2;
-    pair(
-        pen,
-        right,
-        temperatures,
-        Figures.of(most(c.kelvin().get(k)), Unit.CELSIUS, 1),
-        Figures.of(least(c.kelvin().get(k)), Unit.CELSIUS, 1));
+    pair(pen, volts, c.voltage().get(k), Unit.VOLT, 3);
+    pair(pen, warm, c.kelvin().get(k), Unit.CELSIUS, 1);
     pen.reading(
         Role.SOFT,
         Pen.TEXT,
-        right,
+        x.to() + 8,
         height - 14,
         nowhere ? "at the end" : "after " + Figures.duration(c.time()[k]));
   }
 
-  /** The highest and the lowest of something, one above the other. */
-  private static void pair(Pen pen, double x, double middle, String high, String low) {
-    pen.reading(Role.INK, Pen.TEXT + 1, x, middle - 8, high);
-    pen.reading(Role.INK, Pen.TEXT + 1, x, middle + 8, low);
+  /** The highest and the lowest of something, one above the other, beside where they are. */
+  private static void pair(Pen pen, Plot plot, double[] values, Unit unit, int decimals) {
+    String high = Figures.of(most(values), unit, decimals);
+    String low = Figures.of(least(values), unit, decimals);
+    double right = plot.x().to() + 8;
+    double at = plot.y().at((unit.fromCore(most(values)) + unit.fromCore(least(values))) / 2);
+    if (high.equals(low)) {
+      pen.reading(Role.INK, Pen.TEXT + 1, right, within(plot, at, 0), high);
+    } else {
+      double middle = within(plot, at, LINE);
+      pen.reading(Role.INK, Pen.TEXT + 1, right, middle - LINE, high);
+      pen.reading(Role.INK, Pen.TEXT + 1, right, middle + LINE, low);
+    }
+  }
+
+  private static double within(Plot plot, double at, double rim) {
+    return Math.clamp(at, plot.y().to() + rim, plot.y().from() - rim);
   }
 }

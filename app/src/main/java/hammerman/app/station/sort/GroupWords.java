@@ -1,6 +1,7 @@
 package hammerman.app.station.sort;
 
 import hammerman.forecast.MatchCost;
+import hammerman.pack.MatchedCells;
 import hammerman.sort.Matching;
 import hammerman.sort.MeasuredCell;
 import hammerman.unit.Figures;
@@ -52,6 +53,15 @@ final class GroupWords {
             bound,
             m.weakest() + 1,
             Figures.of(Matching.capacity(m.groups().get(m.weakest())), Unit.AMPERE_HOUR, 2));
+  }
+
+  /** That capacities were not measured, where that is so. */
+  static String assumed(MatchedCells cells) {
+    int without = cells.withoutCapacity().size();
+    return without == 0
+        ? ""
+        : " Of %s the capacity is not measured, so how level they are is not known."
+            .formatted(without == 1 ? "one cell" : without + " cells");
   }
 
   private static String milliampereHours(double ah) {

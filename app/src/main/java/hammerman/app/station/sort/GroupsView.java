@@ -34,6 +34,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
@@ -232,16 +233,20 @@ final class GroupsView extends StackPane {
         Matching m = r.matching();
         picture.show(m);
         table.show(rows(m));
+        MatchedCells found = cells(m);
+        MatchedCells in = state.shown().inPack();
         boolean taken =
-            Objects.equals(
-                labels(state.shown().inPack()), labels(m.cells(state.shown().plan().direct())));
+            in != null
+                && labels(in).equals(labels(found))
+                && Set.copyOf(in.withoutCapacity()).equals(Set.copyOf(found.withoutCapacity()));
         take.setDisable(taken);
         words.setText(
-            "%s; %d cells are spare%s.%s"
+            "%s; %d cells are spare%s.%s%s"
                 .formatted(
                     GroupWords.level(m),
                     m.spares().size(),
                     pins(m),
+                    GroupWords.assumed(found),
                     taken ? " They are the cells of the design." : ""));
       }
     }
@@ -259,12 +264,10 @@ final class GroupsView extends StackPane {
   }
 
   /** Which labels are in which group, in whatever places. */
-  private static List<List<String>> labels(@Nullable MatchedCells cells) {
-    return cells == null
-        ? List.of()
-        : cells.groups().stream()
-            .map(g -> g.cells().stream().map(MatchedCells.Cell::label).sorted().toList())
-            .toList();
+  private static List<List<String>> labels(MatchedCells cells) {
+    return cells.groups().stream()
+        .map(g -> g.cells().stream().map(MatchedCells.Cell::label).sorted().toList())
+        .toList();
   }
 
   private static List<Row> rows(Matching m) {
@@ -281,9 +284,15 @@ final class GroupsView extends StackPane {
     return rows;
   }
 
+  /** Groups as cells of the design. */
+  private MatchedCells cells(Matching m) {
+    SortState.Shown s = state.shown();
+    return m.cells(s.plan().direct()).assuming(s.sorting().assumed());
+  }
+
   private void take() {
     if (result instanceof Result.Matched r) {
-      MatchedCells cells = r.matching().cells(state.shown().plan().direct());
+      MatchedCells cells = cells(r.matching());
       Forecast now = state.session().forecastProperty().get();
       boolean cool = state.shown().plan().coolest();
       MatchedCells placed = cool ? Placement.coolest(now, cells).orElse(cells) : cells;

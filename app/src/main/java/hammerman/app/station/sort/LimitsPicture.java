@@ -6,21 +6,25 @@ import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.sort.CellState;
+import hammerman.sort.MeasuredCell;
 import hammerman.sort.RejectRules;
+import hammerman.sort.SortPlan;
 import hammerman.sort.Sorting;
 import hammerman.sort.Sorting.Entry;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.DoubleConsumer;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.Cursor;
 import javafx.scene.input.MouseEvent;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Every measured cell by capacity and resistance, with how they are spread along both, and the
- * limits as lines that can be dragged.
+ * Every measured cell by capacity (rest voltage, where capacities are not measured) and resistance,
+ * with how they are spread along both, and the limits as lines that can be dragged.
  */
 final class LimitsPicture extends Picture {
   private static final double LEFT = 50;
@@ -33,21 +37,79 @@ final class LimitsPicture extends Picture {
   private SortState.@Nullable Shown shown;
   private @Nullable Scale x;
   private @Nullable Scale y;
+  private Across across = Across.CAPACITY;
   private Line held = Line.NONE;
   private double at;
 
   private enum Line {
     NONE,
-    CAPACITY,
+    ACROSS,
     RESISTANCE
   }
 
   /**
+   * What the cells lie along from left to right.
+   *
+   * @param name of it
+   * @param unit it is shown in
+   * @param decimals of its limit
+   * @param of a cell, in the core's unit
+   * @param limit the builder's own
+   * @param bound below which a cell is an outlier, not a number for none
+   */
+  private record Across(
+      String name,
+      Unit unit,
+      int decimals,
+      ToDoubleFunction<MeasuredCell> of,
+      Function<RejectRules, @Nullable Double> limit,
+      ToDoubleFunction<RejectRules.Bounds> bound) {
+    static final Across CAPACITY =
+        new Across(
+            "Capacity",
+            Unit.MILLIAMPERE_HOUR,
+            0,
+            MeasuredCell::capacity,
+            RejectRules::leastCapacity,
+            RejectRules.Bounds::leastCapacity);
+    static final Across REST_VOLTAGE =
+        new Across(
+            "Rest voltage",
+            Unit.VOLT,
+            2,
+            MeasuredCell::voltage,
+            RejectRules::lowestVoltage,
+            b -> Double.NaN);
+
+    /** By what is measured of each cell. */
+    static Across by(SortPlan plan) {
+      return plan.school() == SortPlan.School.QUICK ? REST_VOLTAGE : CAPACITY;
+    }
+
+    double of(Entry e) {
+      return unit.fromCore(of.applyAsDouble(e.cell().measured()));
+    }
+
+    /** The least that passes. */
+    double least(SortState.Shown s) {
+      Double own = limit.apply(s.plan().rules());
+      return unit.fromCore(own == null ? bound.applyAsDouble(s.sorting().bounds()) : own);
+    }
+
+    /** A limit that a line was dragged to, in the core's unit. */
+    double dragged(double at) {
+      double steps = Math.pow(10, decimals);
+      return unit.toCore(Math.rint(at * steps) / steps);
+    }
+  }
+
+  /**
    * @param capacity takes a new least capacity, Ah
+   * @param voltage takes a new lowest rest voltage, V
    * @param resistance takes a new most resistance, Ω
    */
-  LimitsPicture(DoubleConsumer capacity, DoubleConsumer resistance) {
-    super("Cells by capacity and resistance, with the limits");
+  LimitsPicture(DoubleConsumer capacity, DoubleConsumer voltage, DoubleConsumer resistance) {
+    super("Cells by what is measured of them, with the limits");
     setId("limits-picture");
     setMinSize(320, 240);
     setOnMouseMoved(e -> setCursor(cursor(near(e))));
@@ -62,7 +124,8 @@ final class LimitsPicture extends Picture {
           Line was = held;
           held = Line.NONE;
           switch (was) {
-            case CAPACITY -> capacity.accept(Unit.MILLIAMPERE_HOUR.toCore(Math.rint(at)));
+            case ACROSS ->
+                (across.equals(Across.CAPACITY) ? capacity : voltage).accept(across.dragged(at));
             case RESISTANCE -> resistance.accept(Unit.MILLIOHM.toCore(Math.rint(10 * at) / 10));
             case NONE -> {}
           }
@@ -72,45 +135,40 @@ final class LimitsPicture extends Picture {
 
   void show(SortState.Shown value) {
     shown = value;
+    across = Across.by(value.plan());
     redraw();
   }
 
   private static Cursor cursor(Line line) {
     return switch (line) {
       case NONE -> Cursor.DEFAULT;
-      case CAPACITY -> Cursor.H_RESIZE;
+      case ACROSS -> Cursor.H_RESIZE;
       case RESISTANCE -> Cursor.V_RESIZE;
     };
   }
 
   private void drag(MouseEvent e) {
-    Scale across = x;
+    Scale along = x;
     Scale up = y;
-    if (held == Line.NONE || across == null || up == null) {
+    if (held == Line.NONE || along == null || up == null) {
       return;
     }
-    Scale on = held == Line.CAPACITY ? across : up;
-    at = Math.clamp(on.valueAt(held == Line.CAPACITY ? e.getX() : e.getY()), on.low(), on.high());
+    Scale on = held == Line.ACROSS ? along : up;
+    at = Math.clamp(on.valueAt(held == Line.ACROSS ? e.getX() : e.getY()), on.low(), on.high());
     redraw();
   }
 
   private Line near(MouseEvent e) {
     SortState.Shown s = shown;
-    Scale across = x;
+    Scale along = x;
     Scale up = y;
-    if (s == null || across == null || up == null) {
+    if (s == null || along == null || up == null) {
       return Line.NONE;
     }
-    if (Math.abs(e.getX() - across.at(least(s))) < GRIP) {
-      return Line.CAPACITY;
+    if (Math.abs(e.getX() - along.at(across.least(s))) < GRIP) {
+      return Line.ACROSS;
     }
     return Math.abs(e.getY() - up.at(most(s))) < GRIP ? Line.RESISTANCE : Line.NONE;
-  }
-
-  /** The least capacity that passes, mAh. */
-  private static double least(SortState.Shown s) {
-    Double own = s.plan().rules().leastCapacity();
-    return Unit.MILLIAMPERE_HOUR.fromCore(own == null ? s.sorting().bounds().leastCapacity() : own);
   }
 
   /** The highest resistance that passes, mΩ. */
@@ -119,17 +177,13 @@ final class LimitsPicture extends Picture {
     return Unit.MILLIOHM.fromCore(own == null ? s.sorting().bounds().mostResistance() : own);
   }
 
-  private static double mAh(Entry e) {
-    return Unit.MILLIAMPERE_HOUR.fromCore(e.cell().measured().capacity());
-  }
-
   private static double milliohms(Entry e) {
     return Unit.MILLIOHM.fromCore(e.cell().measured().resistance());
   }
 
-  private static List<Entry> both(Sorting s) {
+  private List<Entry> both(Sorting s) {
     return s.entries().stream()
-        .filter(e -> !Double.isNaN(mAh(e)) && e.cell().measured().hasResistance())
+        .filter(e -> !Double.isNaN(across.of(e)) && e.cell().measured().hasResistance())
         .toList();
   }
 
@@ -141,8 +195,12 @@ final class LimitsPicture extends Picture {
     }
     List<Entry> all = both(s.sorting());
     return List.of(
-        new Series("Capacity, mAh", all.stream().mapToDouble(LimitsPicture::mAh).toArray()),
+        new Series(axis(), all.stream().mapToDouble(across::of).toArray()),
         new Series("Resistance, mΩ", all.stream().mapToDouble(LimitsPicture::milliohms).toArray()));
+  }
+
+  private String axis() {
+    return across.name() + ", " + across.unit().symbol();
   }
 
   @Override
@@ -152,42 +210,52 @@ final class LimitsPicture extends Picture {
     if (s == null || all.size() < 2) {
       x = null;
       y = null;
+      String what = across.name().toLowerCase(Locale.ROOT);
       pen.words(
-          Role.SOFT, 13, 8, 24, "Cells appear here once capacity and resistance are measured.");
+          Role.SOFT, 13, 8, 24, "Cells appear here once " + what + " and resistance are measured.");
       return;
     }
-    Scale across = scale(all, LimitsPicture::mAh, least(s), LEFT, width - SIDE - 12);
+    Scale along = scale(all, across::of, across.least(s), LEFT, width - SIDE - 12);
     Scale up = scale(all, LimitsPicture::milliohms, most(s), height - BOTTOM, TOP);
-    x = across;
+    x = along;
     y = up;
-    new Plot(pen, across, up).vertical("Resistance, mΩ").horizontal("Capacity, mAh");
-    histogram(pen, all, across, LimitsPicture::mAh, Double.NaN);
-    histogram(pen, all, up, LimitsPicture::milliohms, across.to() + 10);
+    new Plot(pen, along, up).vertical("Resistance, mΩ").horizontal(axis());
+    histogram(pen, all, along, across::of, Double.NaN);
+    histogram(pen, all, up, LimitsPicture::milliohms, along.to() + 10);
     for (Entry e : all) {
       boolean bad = e.state() == CellState.REJECTED;
-      double px = across.at(mAh(e));
+      double px = along.at(across.of(e));
       double py = up.at(milliohms(e));
       pen.dot(bad ? Role.HOT : Role.COOL, px, py, 3.5);
       if (bad) {
         pen.dot(Role.PAPER, px, py, 2);
       }
     }
+    lines(pen, s, along, up);
+  }
+
+  private void lines(Pen pen, SortState.Shown s, Scale along, Scale up) {
     RejectRules rules = s.plan().rules();
-    double low = held == Line.CAPACITY ? at : least(s);
+    double low = held == Line.ACROSS ? at : across.least(s);
     if (!Double.isNaN(low)) {
-      boolean own = rules.leastCapacity() != null || held == Line.CAPACITY;
-      double px = across.at(low);
+      boolean own = across.limit().apply(rules) != null || held == Line.ACROSS;
+      double px = along.at(low);
       line(pen, own, px, up.to() - 8, px, up.from());
-      String words = (own ? "at least " : "outliers below ") + Figures.fixed(low, 0) + " mAh";
-      words(pen, px + 6, up.to() + 10, words, across.to());
+      String words =
+          "%s %s %s"
+              .formatted(
+                  own ? "at least" : "outliers below",
+                  Figures.fixed(low, across.decimals()),
+                  across.unit().symbol());
+      words(pen, px + 6, up.to() + 10, words, along.to());
     }
     double high = held == Line.RESISTANCE ? at : most(s);
     if (!Double.isNaN(high)) {
       boolean own = rules.mostResistance() != null || held == Line.RESISTANCE;
       double py = up.at(high);
-      line(pen, own, across.from(), py, across.to() + 8, py);
+      line(pen, own, along.from(), py, along.to() + 8, py);
       String words = (own ? "at most " : "outliers above ") + Figures.fixed(high, 1) + " mΩ";
-      pen.tagBefore(Role.AMBER, Pen.TEXT, across.to() - 2, py - 9, words);
+      pen.tagBefore(Role.AMBER, Pen.TEXT, along.to() - 2, py - 9, words);
     }
   }
 
@@ -222,7 +290,7 @@ final class LimitsPicture extends Picture {
   }
 
   /** Bars along an axis: above the plot, or from {@code left} on at its right. */
-  private static void histogram(
+  private void histogram(
       Pen pen, List<Entry> all, Scale on, ToDoubleFunction<Entry> of, double left) {
     boolean above = Double.isNaN(left);
     int[] good = new int[BARS];
@@ -258,7 +326,8 @@ final class LimitsPicture extends Picture {
       }
     }
     if (above) {
-      pen.words(Role.SOFT, Pen.TEXT, on.from(), 10, "Cells, by capacity");
+      String what = across.name().toLowerCase(Locale.ROOT);
+      pen.words(Role.SOFT, Pen.TEXT, on.from(), 10, "Cells, by " + what);
     }
   }
 }

@@ -48,6 +48,7 @@ final class LimitsView extends StackPane {
     picture =
         new LimitsPicture(
             ah -> rules("Least capacity", r -> r.withLeastCapacity(ah)),
+            volts -> rules("Lowest rest voltage", r -> r.withLowestVoltage(volts)),
             ohms -> rules("Most resistance", r -> r.withMostResistance(ohms)));
     Form form = new Form(state.session(), Station.SORT, 150, 70);
     form.section("How they are measured")
