@@ -173,7 +173,7 @@ class WindowTest extends AtTheDesk {
     TextField filter = desk.find("#palette-filter", TextField.class);
     Desk.fx(
         () -> {
-          filter.setText("below cut out");
+          filter.setText("cut-out voltage");
           return null;
         });
     ListView<?> list = desk.find("#palette-list", ListView.class);

@@ -3,10 +3,12 @@ package hammerman.app.shell;
 import hammerman.app.shell.Command.Group;
 import hammerman.app.station.Page;
 import hammerman.finding.Station;
+import hammerman.glossary.Glossary;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -63,9 +65,16 @@ final class FieldFinder {
                     go.accept(station, view);
                     Platform.runLater(() -> show(field));
                   })
-              .also("field"));
+              .also("field " + terms(label.getText())));
     }
     children(node).forEach(n -> collect(station, view, n, all));
+  }
+
+  /** The standard terms that a field's name stands for, so that it is found by them too. */
+  private static String terms(String name) {
+    return Glossary.of(name).stream()
+        .map(t -> t.name() + " " + String.join(" ", t.others()))
+        .collect(Collectors.joining(" "));
   }
 
   private static String name(Label label, Station station) {

@@ -38,6 +38,9 @@ final class Palette extends VBox {
     list.setAccessibleText("Commands and fields");
     list.setCellFactory(v -> new CommandCell());
     list.setPrefHeight(HEIGHT);
+    Label none = new Label("Nothing has all these words. Try fewer, or another one.");
+    none.getStyleClass().add("answer");
+    list.setPlaceholder(none);
     filter.textProperty().addListener((o, was, is) -> narrow());
     filter.setOnAction(e -> run());
     filter.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
