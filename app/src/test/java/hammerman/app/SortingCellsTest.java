@@ -445,6 +445,7 @@ class SortingCellsTest extends AtTheDesk {
     assertThat(desk.session.project().variants()).hasSize(2);
     assertThat(desk.session.project().variant().name()).contains("group 8");
     assertThat(matched()).isPresent();
+    desk.until(() -> desk.text("#answer").equals("The pack counts by its 13 measured groups."));
   }
 
   @Test

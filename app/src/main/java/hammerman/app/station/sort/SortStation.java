@@ -7,6 +7,7 @@ import hammerman.app.station.Slice;
 import hammerman.app.station.StationView;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
+import hammerman.pack.MatchedCells;
 import hammerman.sort.CellState;
 import hammerman.sort.Sorting;
 import java.util.ArrayList;
@@ -57,9 +58,16 @@ public final class SortStation implements StationView {
     var pack = state.shown().pack();
     int needed = pack == null ? 0 : pack.cells();
     int good = s.accepted().size();
-    if (s.entries().isEmpty()) {
+    MatchedCells in = state.shown().inPack();
+    if (in != null && in.byGroups()) {
+      page.answer(
+          "The pack counts by its %d measured groups%s."
+              .formatted(
+                  in.groups().size(),
+                  s.entries().isEmpty() ? "" : "; of the cells here none is in it"));
+    } else if (s.entries().isEmpty()) {
       page.answer("No cell is measured yet; %d are needed.".formatted(needed));
-    } else if (state.shown().inPack() != null) {
+    } else if (in != null) {
       page.answer(
           "%d cells are in the pack, %d spare and %d put aside."
               .formatted(
