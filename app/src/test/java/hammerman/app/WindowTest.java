@@ -14,6 +14,7 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.text.Text;
@@ -143,6 +144,22 @@ class WindowTest extends AtTheDesk {
     assertThat(desk.isShown("#run-trace")).isTrue();
     desk.keys(KeyCode.CONTROL, KeyCode.DIGIT2);
     assertThat(desk.isShown("#cell-b21700")).isTrue();
+  }
+
+  @Test
+  void aStopStandsAtItsStationThoughNobodyWasThere() {
+    assertThat(accessible("#station-stack")).endsWith("not begun");
+    Desk.fx(
+        () -> {
+          desk.session.editDesign("Far too much", Station.DUTY, d -> d.withCounts(10, 1));
+          return null;
+        });
+    desk.quiet();
+    assertThat(accessible("#station-stack")).endsWith("stop");
+  }
+
+  private String accessible(String id) {
+    return Desk.fx(() -> desk.find(id, ToggleButton.class).getAccessibleText());
   }
 
   @Test

@@ -130,11 +130,11 @@ final class LineBar extends HBox {
                 || (station != Station.BUILD
                     && station != Station.PROVE
                     && session.isEdited(station));
+    if (worst == Severity.STOP) {
+      return State.STOP; // whether one has been there or not
+    }
     if (!session.isSeen(station) && !edited) {
       return State.NOT_BEGUN;
-    }
-    if (worst == Severity.STOP) {
-      return State.STOP;
     }
     if (worst == Severity.WARN) {
       return State.WANTS_ATTENTION;
