@@ -41,8 +41,8 @@ public record Rota(int batteries, int chargers, double worked, double wanted, Li
    */
   public record Question(double run, double charge, int chargers, double day) {
     public Question {
-      Valid.range("Run time of a battery", run, 60, 48 * 3600.0, Unit.HOUR);
-      Valid.range("Charging time of a battery", charge, 60, 48 * 3600.0, Unit.HOUR);
+      Valid.range("Run time of a battery", run, 36, 48 * 3600.0, Unit.HOUR);
+      Valid.range("Charging time of a battery", charge, 36, 48 * 3600.0, Unit.HOUR);
       Valid.range("Working day", day, 60, 24 * 3600.0, Unit.HOUR);
       Valid.count("Chargers", chargers, 0, MOST);
     }

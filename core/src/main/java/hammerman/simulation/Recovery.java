@@ -75,6 +75,8 @@ public sealed interface Recovery {
   enum Until {
     /** The voltage does not recover so far within the time that is looked at. */
     CHARGED("charge", "only charging brings it back"),
+    /** It ended before it began: at rest and as charged the voltage is too low already. */
+    NEVER("never", "charged as it is, it does not start at all"),
     /** The cells do not cool so far within the time that is looked at. */
     COOLED("cooler", "at rest in this air it stays too hot for hours"),
     /** A fuse has opened. */

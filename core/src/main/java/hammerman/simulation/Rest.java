@@ -48,13 +48,13 @@ final class Rest {
                   () -> state.lowestGroup(0) >= limits.groupCutOff() + Recovery.RELEASE_VOLTAGE,
                   VOLTAGE_WITHIN,
                   Limits.UNDER_VOLTAGE_DELAY),
-              Recovery.Until.CHARGED);
+              tooLow(run));
       case Outcome.MachineCutOut o ->
           takenUp(
               run,
               until(
                   () -> state.machineVoltage(0) > limits.machineCutOut(), VOLTAGE_WITHIN, SWITCHED),
-              Recovery.Until.CHARGED);
+              tooLow(run));
       case Outcome.OverCurrent o ->
           takenUp(
               run, until(() -> true, VOLTAGE_WITHIN, Recovery.RELEASE_TIME), Recovery.Until.EASED);
@@ -72,6 +72,10 @@ final class Rest {
       case Outcome.Complete o ->
           throw new IllegalArgumentException("nothing ended the run that could come back");
     };
+  }
+
+  private static Recovery.Until tooLow(Run run) {
+    return run.endTime() > 0 ? Recovery.Until.CHARGED : Recovery.Until.NEVER;
   }
 
   private Recovery takenUp(Run run, OptionalDouble rested, Recovery.Until otherwise) {

@@ -58,6 +58,16 @@ class RecoveryTest {
   }
 
   @Test
+  void whatDoesNotStartIsNotSaidToComeBackByCharging() {
+    Design few = barrow.withCounts(5, 6);
+    Discharge.Rested full = run(few, Load.current(5, 3600), 1, ROOM);
+    assertThat(full.run().outcome()).isInstanceOf(Outcome.MachineCutOut.class);
+    assertThat(full.recovery()).contains(new Recovery.StaysOff(Recovery.Until.NEVER));
+    Discharge.Rested empty = run(barrow, Load.current(5, 36_000), 0.1, ROOM);
+    assertThat(empty.recovery().orElseThrow().words()).doesNotContain("does not start");
+  }
+
+  @Test
   void cellsCoolAsOneNodeDoes() {
     double limit = barrow.pack().cell().temperatures().dischargeHighest();
     double air = limit - 18;

@@ -64,6 +64,9 @@ final class SensitivitySheet extends Picture {
   protected void paint(Pen pen, double width, double height) {
     List<Effect> all = effects();
     if (all.isEmpty()) {
+      if (made != null) {
+        pen.words(Role.SOFT, 13, 8, 24, "None of the inputs, changed alone, moves it.");
+      }
       return;
     }
     double[] low = of(Effect::low);

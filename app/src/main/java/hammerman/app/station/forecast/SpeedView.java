@@ -173,9 +173,11 @@ final class SpeedView extends VBox {
       Plot ranges = new Plot(pen, x, y).vertical("Range on the level, km");
       ranges.curve(Role.COOL, 2.4, speed, range);
       double at = x.at(Unit.KILOMETRE_PER_HOUR.fromCore(s.best().speed()));
-      pen.line(Role.COOL, 1, at, y.from(), at, y.at(farthest));
-      pen.dot(Role.COOL, at, y.at(farthest), 4);
-      pen.tag(Role.COOL, Pen.TEXT, at + 8, y.at(farthest) - 8, "farthest");
+      if (farthest > 0) {
+        pen.line(Role.COOL, 1, at, y.from(), at, y.at(farthest));
+        pen.dot(Role.COOL, at, y.at(farthest), 4);
+        pen.tag(Role.COOL, Pen.TEXT, at + 8, y.at(farthest) - 8, "farthest");
+      }
       double duty = x.at(Unit.KILOMETRE_PER_HOUR.fromCore(s.dutySpeed()));
       pen.line(Role.HOT, 1, duty, height - BOTTOM, duty, TOP);
       pen.tag(Role.HOT, Pen.TEXT, duty + 6, y.from() - 12, "the duty's mean speed");

@@ -107,7 +107,9 @@ final class SpreadLine extends Label {
   }
 
   private static String times(Band b) {
-    return Figures.duration(b.low()) + " to " + Figures.duration(b.high());
+    String low = Figures.duration(b.low());
+    String high = Figures.duration(b.high());
+    return low.equals(high) ? high : low + " to " + high;
   }
 
   private static String years(Band b) {

@@ -61,6 +61,9 @@ import org.jspecify.annotations.Nullable;
 final class HealthView extends StackPane {
   private static final double YEAR = 365.25 * 86400;
 
+  /** A duty that fits for less than this does not fit, years. */
+  private static final double SOON = 0.05;
+
   /** Standard error of a capacity typed from a full charge and discharge; a usual meter's. */
   private static final double TYPED = 0.01;
 
@@ -175,10 +178,12 @@ final class HealthView extends StackPane {
                 .formatted(Figures.of(w.fade().worn().getAsDouble(), Unit.ONE, 1))
             : "Not worn out within the forecast's years. ";
     String fits =
-        w.fade().fits().isPresent()
-            ? "The duty no longer fits after about %s years, as measured so far."
-                .formatted(Figures.of(w.fade().fits().getAsDouble(), Unit.ONE, 1))
-            : "The duty fits as long as can be told.";
+        w.fade().fits().isPresent() && w.fade().fits().getAsDouble() < SOON
+            ? "The duty does not fit as it is."
+            : w.fade().fits().isPresent()
+                ? "The duty no longer fits after about %s years, as measured so far."
+                    .formatted(Figures.of(w.fade().fits().getAsDouble(), Unit.ONE, 1))
+                : "The duty fits as long as can be told.";
     until.setText(Figures.unbroken(worn + fits + resistance()));
     picture.show(w.life(), w.fade());
   }
