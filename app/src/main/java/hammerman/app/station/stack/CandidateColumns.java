@@ -18,7 +18,7 @@ final class CandidateColumns {
   /** Returns them; those of the parts are empty until the parts are worked out. */
   static List<Column<Candidate>> of(Foremost foremost) {
     return List.of(
-        Column.words("Cell", 140, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
+        Column.words("Cell", 132, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
         Column.figures(
             "Counts",
             58,
@@ -30,7 +30,7 @@ final class CandidateColumns {
             c -> Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
             Comparator.comparingDouble(c -> -c.design().pack().energy())),
         Column.figures(
-            "kg", 46, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
+            "kg", 54, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
         Column.figures(
             COST, 46, c -> Figures.fixed(c.cost(), 0), Comparator.comparingDouble(Candidate::cost)),
         Column.figures(

@@ -9,11 +9,18 @@ import hammerman.pack.Pack;
 import hammerman.search.Candidate;
 import hammerman.search.Search;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** Every stack that serves, by mass and life; those that nothing beats in everything are filled. */
+/**
+ * The stacks that serve, by mass and life; those that nothing beats in everything are filled. Where
+ * a small duty is served by hundreds of heavy packs, those are counted and not drawn.
+ */
 final class SearchScatter extends Picture {
   private static final int NAMED = 2;
+
+  /** Drawn are packs of so many times the mass of the knee and of those named, at most. */
+  private static final double MOST_MASS = 4;
 
   private @Nullable Candidate knee;
   private List<Candidate> candidates = List.of();
@@ -28,18 +35,33 @@ final class SearchScatter extends Picture {
     redraw();
   }
 
+  private List<Candidate> drawn() {
+    double most =
+        Stream.concat(candidates.stream().limit(NAMED), Stream.ofNullable(knee))
+                .mapToDouble(Candidate::mass)
+                .max()
+                .orElse(0)
+            * MOST_MASS;
+    return candidates.stream().filter(c -> c.mass() <= most).toList();
+  }
+
   @Override
   protected void paint(Pen pen, double width, double height) {
     if (candidates.isEmpty()) {
       return;
     }
-    double heaviest = candidates.stream().mapToDouble(Candidate::mass).max().orElse(1);
-    double lightest = candidates.stream().mapToDouble(Candidate::mass).min().orElse(0);
-    double longest = candidates.stream().mapToDouble(Candidate::years).max().orElse(1);
+    List<Candidate> drawn = drawn();
+    double heaviest = drawn.stream().mapToDouble(Candidate::mass).max().orElse(1);
+    double lightest = drawn.stream().mapToDouble(Candidate::mass).min().orElse(0);
+    double longest = drawn.stream().mapToDouble(Candidate::years).max().orElse(1);
     double room = Math.max(0.2, 0.12 * (heaviest - lightest));
     Scale x = new Scale(Math.max(0, lightest - room), heaviest + room, 44, width - 14);
     Scale y = new Scale(0, 1.18 * longest, height - 26, 24);
     new Plot(pen, x, y).vertical("Life, years").horizontal("Mass, kg");
+    int left = candidates.size() - drawn.size();
+    if (left > 0) {
+      pen.nameBefore(Role.SOFT, Pen.TEXT, x.to(), 12, left + " heavier ones are not drawn");
+    }
     for (Candidate c : candidates.subList(0, Math.min(NAMED, candidates.size()))) {
       Pack pack = c.design().pack();
       String name = c.counts() + " " + pack.cell().name();
@@ -52,7 +74,7 @@ final class SearchScatter extends Picture {
       pen.ring(Role.HOT, 1.6, px, py, 8);
       pen.beside(Role.HOT, Pen.TEXT, px, py - 14, 6, "knee: " + knee.counts());
     }
-    for (Candidate c : candidates) {
+    for (Candidate c : drawn) {
       double px = x.at(c.mass());
       double py = y.at(c.years());
       pen.mark(Role.COOL, px, py, 4.5);
