@@ -13,6 +13,7 @@ import hammerman.guard.Fusing;
 import hammerman.guard.Protection;
 import hammerman.project.CellFile;
 import hammerman.project.Shipped;
+import hammerman.search.Candidate;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -354,6 +355,26 @@ class ChoosingTest extends AtTheDesk {
       desk.choose("#contours", name);
     }
     desk.until(() -> desk.text("#answer").contains("pairs around it serve"));
+  }
+
+  @Test
+  void aSmallTaskIsServedByASmallPackAndAllItsFiguresAreWhole() {
+    Desk.fx(
+        () -> {
+          desk.session.editDesign(
+              "Small",
+              Station.DUTY,
+              d -> d.withDuty(d.duty().withTask(new Task.ByTime(150, 3600))));
+          return null;
+        });
+    desk.view(Station.STACK, "search");
+    desk.until(() -> desk.text("#search-found").contains("of 18000"));
+    desk.quiet();
+    TableView<?> table = desk.find("#search-rows", TableView.class);
+    Candidate first = (Candidate) Desk.fx(() -> table.getItems().getFirst());
+    assertThat(first.mass()).isLessThan(1);
+    assertThat(first.margin()).as("it uses at least half of itself").isLessThan(0.5);
+    assertThat(Desk.fx(() -> Geometry.faults(desk.stage.getScene(), 1))).isEmpty();
   }
 
   @Test

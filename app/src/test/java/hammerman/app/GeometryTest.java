@@ -10,6 +10,7 @@ import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.duty.Drive;
+import hammerman.duty.Task;
 import hammerman.finding.Station;
 import hammerman.guard.Protection;
 import hammerman.pack.Lot;
@@ -34,6 +35,9 @@ class GeometryTest extends AtTheDesk {
   private static final double[][] WINDOWS = {
     {1280, 800, 1}, {1000, 640, 1}, {1280, 800, 1.5}, {2560, 1440, 1}, {1920, 1080, 2}
   };
+
+  /** A task that hundreds of stacks serve, many of them far too large, W. */
+  private static final double LITTLE = 40;
 
   private static final int WINDOWS_EACH = Integer.getInteger("hammerman.windows", 1);
 
@@ -141,6 +145,9 @@ class GeometryTest extends AtTheDesk {
     Drive drive = d.duty().machine().drive();
     if (drive != null && random.nextBoolean()) {
       d = d.withDuty(d.duty().withMachine(d.duty().machine().withDrive(drive.withMotor(null))));
+    }
+    if (number % 5 == 4) {
+      d = d.withDuty(d.duty().withTask(new Task.ByTime(LITTLE, 3600)));
     }
     Project p = base.withDesign(d);
     return random.nextBoolean() ? p.withName("Spare pack for the upper terrace") : p;
