@@ -65,15 +65,18 @@ final class OwnCell extends VBox {
     said.getStyleClass().add("answer");
     said.setId("cell-said");
     said.setMinHeight(USE_PREF_SIZE);
+    said.managedProperty().bind(said.textProperty().isNotEmpty());
     curves = new CurveForm(this::add, this::clear);
     verdict.setId("fit-verdict");
     verdict.getStyleClass().add("answer");
     verdict.setMinHeight(USE_PREF_SIZE);
+    verdict.managedProperty().bind(verdict.textProperty().isNotEmpty());
     use.setId("use-fit");
     use.getStyleClass().add("act");
     use.setDisable(true);
     use.setOnAction(e -> useFit());
     VBox.setVgrow(chart, Priority.ALWAYS);
+    chart.setMinHeight(160);
     chart.setPrefHeight(200);
     VBox right =
         new VBox(
@@ -84,13 +87,13 @@ final class OwnCell extends VBox {
             verdict,
             chart,
             new HBox(8, use));
-    right.setMinWidth(340);
+    right.setMinWidth(320);
     VBox left = new VBox(8, figures().node(), keeping(), said);
     left.setMinWidth(300);
     left.setPrefWidth(300);
     VBox middle = new VBox(8, limits().node());
-    middle.setMinWidth(250);
-    middle.setPrefWidth(250);
+    middle.setMinWidth(228);
+    middle.setPrefWidth(228);
     Beside parts = new Beside(left, middle, right);
     VBox.setVgrow(parts, Priority.ALWAYS);
     getChildren().add(parts);
