@@ -81,6 +81,7 @@ final class Geometry {
       }
       case Labeled l -> cut(l);
       case ScrollBar b -> sideways(b);
+      case ScrollPane p -> reached(p);
       case TextInputControl c -> control(c, within, scrolls);
       case ChoiceBox<?> c -> control(c, within, scrolls);
       default -> {}
@@ -152,6 +153,22 @@ final class Geometry {
     }
     controls.add(c);
     rims.add(seen);
+  }
+
+  /** What a page has below the window is reached by its bar. */
+  private void reached(ScrollPane pane) {
+    double more =
+        pane.getContent() == null
+            ? 0
+            : pane.getContent().getLayoutBounds().getHeight()
+                - pane.getViewportBounds().getHeight();
+    boolean bar =
+        pane.lookupAll(".scroll-bar").stream()
+            .filter(n -> pane.equals(n.getParent()) && n.isVisible())
+            .anyMatch(n -> ((ScrollBar) n).getOrientation() == Orientation.VERTICAL);
+    if (pane.getStyleClass().contains("page") && more > 1 && !bar) {
+      faults.add("the page is %.0f px longer than the window and has no bar".formatted(more));
+    }
   }
 
   /** A page may be longer than the window, not wider. */

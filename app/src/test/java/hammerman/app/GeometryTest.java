@@ -28,12 +28,17 @@ import org.junit.jupiter.params.provider.MethodSource;
  * or lie over others, in any view.
  */
 class GeometryTest extends AtTheDesk {
-  private static final int DESIGNS = Integer.getInteger("hammerman.designs", 3);
+  private static final int DESIGNS = Integer.getInteger("hammerman.designs", 4);
   private static final int FIRST = Integer.getInteger("hammerman.firstDesign", 0);
 
   /** Windows and scales; each design is drawn in one of them, or in as many as are asked for. */
   private static final double[][] WINDOWS = {
-    {1280, 800, 1}, {1000, 640, 1}, {1280, 800, 1.5}, {2560, 1440, 1}, {1920, 1080, 2}
+    {1280, 800, 1},
+    {1000, 640, 1},
+    {1280, 800, 1.5},
+    {1180, 800, 1},
+    {2560, 1440, 1},
+    {1920, 1080, 2}
   };
 
   /** A task that hundreds of stacks serve, many of them far too large, W. */

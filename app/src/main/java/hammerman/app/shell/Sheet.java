@@ -1,10 +1,14 @@
 package hammerman.app.shell;
 
+import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
+import javafx.geometry.Bounds;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ScrollPane.ScrollBarPolicy;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -35,6 +39,10 @@ final class Sheet extends BorderPane {
   private final Nameplate plate;
   private final RailPlace side;
   private final ScrollPane page = new ScrollPane();
+  private final ChangeListener<Bounds> resized = (o, was, is) -> barLater();
+
+  /** Whether the bar of the page is to be looked at. */
+  private boolean asked;
 
   Sheet(LineBar line, UndoButtons undo, MenuButton menu, Nameplate plate, RailPlace side) {
     this.line = line;
@@ -51,11 +59,12 @@ final class Sheet extends BorderPane {
     top.getStyleClass().add("line");
     page.setFitToWidth(true);
     page.setFitToHeight(true);
-    page.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
+    page.setHbarPolicy(ScrollBarPolicy.AS_NEEDED);
     page.getStyleClass().add("page");
     page.setFocusTraversable(false);
     // The skin keeps an image of the whole page, which would be made anew for each stroke in it.
     page.skinProperty().addListener((o, was, is) -> page.lookup(".viewport").setCache(false));
+    page.viewportBoundsProperty().addListener((o, was, is) -> barLater());
     setTop(new VBox(top, inset(plate, 2, 16, 6, 16)));
     setCenter(inset(page, 0, 4, 4, 16));
     setRight(side);
@@ -69,7 +78,32 @@ final class Sheet extends BorderPane {
 
   /** Shows a page. */
   void show(Node content) {
+    if (page.getContent() != null) {
+      page.getContent().layoutBoundsProperty().removeListener(resized);
+    }
+    content.layoutBoundsProperty().addListener(resized);
     page.setContent(content);
+  }
+
+  /**
+   * Gives a page that is longer than its place a bar. The toolkit asks a page for its least height
+   * at no width, and that of parts which stand below each other in a narrow window is greater. It
+   * does not take a new rule while it lays out.
+   */
+  private void barLater() {
+    if (!asked) {
+      asked = true;
+      Platform.runLater(
+          () -> {
+            asked = false;
+            Node content = page.getContent();
+            boolean longer =
+                content != null
+                    && content.getLayoutBounds().getHeight()
+                        > page.getViewportBounds().getHeight() + 1;
+            page.setVbarPolicy(longer ? ScrollBarPolicy.ALWAYS : ScrollBarPolicy.AS_NEEDED);
+          });
+    }
   }
 
   /** Goes to the top of the page. */

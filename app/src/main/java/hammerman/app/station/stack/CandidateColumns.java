@@ -18,7 +18,7 @@ final class CandidateColumns {
   /** Returns them; those of the parts are empty until the parts are worked out. */
   static List<Column<Candidate>> of(Foremost foremost) {
     return List.of(
-        Column.words("Cell", 132, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
+        Column.words("Cell", 140, c -> (c.best() ? "● " : "○ ") + c.design().pack().cell().name()),
         Column.figures(
             "Counts",
             58,
@@ -30,7 +30,7 @@ final class CandidateColumns {
             c -> Figures.number(Unit.WATT_HOUR.fromCore(c.design().pack().energy())),
             Comparator.comparingDouble(c -> -c.design().pack().energy())),
         Column.figures(
-            "kg", 54, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
+            "kg", 52, c -> Figures.number(c.mass()), Comparator.comparingDouble(Candidate::mass)),
         Column.figures(
             COST, 46, c -> Figures.fixed(c.cost(), 0), Comparator.comparingDouble(Candidate::cost)),
         Column.figures(
@@ -59,6 +59,6 @@ final class CandidateColumns {
             c -> foremost.of(c).map(e -> Figures.fixed(e.price(), 0)).orElse(""),
             Comparator.comparingDouble(
                 c -> foremost.of(c).map(Equipped::price).orElse(Double.MAX_VALUE))),
-        Column.<Candidate>words("Parts", 84, foremost::suits).styled(foremost::style));
+        Column.<Candidate>words("Parts", 78, foremost::suits).styled(foremost::style));
   }
 }
