@@ -97,11 +97,12 @@ public final class Main {
     if (e instanceof CommandLine.UnmatchedArgumentException u
         && e.getCommandLine().getParent() == null
         && !u.getUnmatched().isEmpty()) {
-      List<String> near = u.getSuggestions();
+      String typed = u.getUnmatched().getFirst();
+      // What begins otherwise is more likely another word than a slip.
+      String first = typed.substring(0, Math.min(1, typed.length()));
+      List<String> near = u.getSuggestions().stream().filter(n -> n.startsWith(first)).toList();
       return "there is no command “%s”%s"
-          .formatted(
-              u.getUnmatched().getFirst(),
-              near.isEmpty() ? "" : "; did you mean " + near.getFirst());
+          .formatted(typed, near.isEmpty() ? "" : "; did you mean " + near.getFirst());
     }
     return String.valueOf(e.getMessage());
   }

@@ -515,7 +515,10 @@ class MainTest {
   @Test
   void anUnknownCommandIsToldWithTheNearest() {
     assertThat(run("pridict", DEMO)).isEqualTo(2);
-    assertThat(err.toString()).contains("no command “pridict”").contains("predict");
+    assertThat(err.toString()).contains("no command “pridict”").contains("did you mean predict");
+    err.getBuffer().setLength(0);
+    assertThat(run("forcast")).isEqualTo(2);
+    assertThat(err.toString()).contains("no command “forcast”").doesNotContain("did you mean");
   }
 
   @Test

@@ -46,6 +46,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -177,15 +178,18 @@ final class HealthView extends StackPane {
             ? "Worn out after about %s years. "
                 .formatted(Figures.of(w.fade().worn().getAsDouble(), Unit.ONE, 1))
             : "Not worn out within the forecast's years. ";
-    String fits =
-        w.fade().fits().isPresent() && w.fade().fits().getAsDouble() < SOON
-            ? "The duty does not fit as it is."
-            : w.fade().fits().isPresent()
-                ? "The duty no longer fits after about %s years, as measured so far."
-                    .formatted(Figures.of(w.fade().fits().getAsDouble(), Unit.ONE, 1))
-                : "The duty fits as long as can be told.";
-    until.setText(Figures.unbroken(worn + fits + resistance()));
+    until.setText(Figures.unbroken(worn + fits(w.fade().fits()) + resistance()));
     picture.show(w.life(), w.fade());
+  }
+
+  private static String fits(OptionalDouble years) {
+    if (years.isEmpty()) {
+      return "The duty fits as long as can be told.";
+    }
+    return years.getAsDouble() < SOON
+        ? "The duty does not fit as it is."
+        : "The duty no longer fits after about %s years, as measured so far."
+            .formatted(Figures.of(years.getAsDouble(), Unit.ONE, 1));
   }
 
   /** How the resistance went, by the first and the last log that tells it. */
