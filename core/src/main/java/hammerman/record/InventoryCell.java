@@ -5,6 +5,7 @@ import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -54,6 +55,22 @@ public record InventoryCell(
         price == null ? other.price : price,
         notes.isEmpty() ? other.notes : notes,
         photo.isEmpty() ? other.photo : photo);
+  }
+
+  /**
+   * Returns this cell as bought on a day.
+   *
+   * @param typed year, month and day, as in 2026-03-31; empty for not known
+   * @throws InvalidValue if it is no day
+   */
+  public InventoryCell boughtOn(String typed) {
+    String day = typed.strip();
+    try {
+      return withBought(day.isEmpty() ? null : LocalDate.parse(day));
+    } catch (DateTimeParseException e) {
+      throw new InvalidValue(
+          "Bought", day, "must be a day, as in 2026-03-31", "Type year, month and day.");
+    }
   }
 
   /** A cell of which only the label is known. */

@@ -42,8 +42,10 @@ public final class CellSheet {
     TYPE(Unit.ONE, "(cell )?(type|model|class|chemistry)"),
     LOT(Unit.ONE, "lot|batch"),
     SOURCE(Unit.ONE, "source|origin|from|seller|shop"),
+    BOUGHT(Unit.ONE, "(date )?(bought|purchased)( on)?|date of purchase"),
     PRICE(Unit.ONE, "(unit )?(price|cost)|paid"),
-    NOTES(Unit.ONE, "notes?|remarks?|comments?");
+    NOTES(Unit.ONE, "notes?|remarks?|comments?"),
+    PHOTO(Unit.ONE, "(photo|picture|image)( ?file)?( ?name)?");
 
     private final Unit unit;
     private final Pattern names;
@@ -185,14 +187,15 @@ public final class CellSheet {
       String label, TableFile table, Map<Column, Source> columns, List<String> fields) {
     double price = table.number(field(columns.get(Column.PRICE), fields));
     return new InventoryCell(
-        label,
-        field(columns.get(Column.TYPE), fields).strip(),
-        field(columns.get(Column.LOT), fields).strip(),
-        field(columns.get(Column.SOURCE), fields).strip(),
-        null,
-        Double.isNaN(price) ? null : price,
-        field(columns.get(Column.NOTES), fields).strip(),
-        "");
+            label,
+            field(columns.get(Column.TYPE), fields).strip(),
+            field(columns.get(Column.LOT), fields).strip(),
+            field(columns.get(Column.SOURCE), fields).strip(),
+            null,
+            Double.isNaN(price) ? null : price,
+            field(columns.get(Column.NOTES), fields).strip(),
+            field(columns.get(Column.PHOTO), fields).strip())
+        .boughtOn(field(columns.get(Column.BOUGHT), fields));
   }
 
   private static String field(@Nullable Source source, List<String> of) {
@@ -323,7 +326,7 @@ public final class CellSheet {
   /** No cell of a hobbyist holds 400 Ah or has 0.5 Ω; a loss of a volt a day is none of a cell. */
   private static Unit byMagnitude(Column column, double median) {
     return switch (column) {
-      case LABEL, TYPE, LOT, SOURCE, PRICE, NOTES -> Unit.ONE;
+      case LABEL, TYPE, LOT, SOURCE, BOUGHT, PRICE, NOTES, PHOTO -> Unit.ONE;
       case CAPACITY -> median >= 400 ? Unit.MILLIAMPERE_HOUR : Unit.AMPERE_HOUR;
       case RESISTANCE -> median >= 0.5 ? Unit.MILLIOHM : Unit.OHM;
       case VOLTAGE -> median >= 100 ? Unit.MILLIVOLT : Unit.VOLT;

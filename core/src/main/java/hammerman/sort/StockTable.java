@@ -25,8 +25,10 @@ public final class StockTable {
           "type",
           "lot",
           "source",
+          "bought",
           "price",
-          "notes");
+          "notes",
+          "photo");
       for (Sorting.Entry e : sorting.entries()) {
         MeasuredCell m = e.cell().measured();
         var d = e.cell().described();
@@ -41,8 +43,10 @@ public final class StockTable {
             d.type(),
             d.lot(),
             d.source(),
+            d.bought() == null ? "" : d.bought().toString(),
             d.price() == null ? "" : Figures.plain(d.price()),
-            d.notes());
+            d.notes(),
+            d.photo());
       }
     }
   }

@@ -11,20 +11,13 @@ import hammerman.record.Measurement.Conditions;
 import hammerman.record.Measurement.Origin;
 import hammerman.record.Subject;
 import hammerman.sort.CellSheet;
-import hammerman.sort.MeasuredCell;
 import hammerman.sort.Stock;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** The cells that were bought, and everything measured of cells, groups and packs. */
@@ -72,60 +65,8 @@ public final class Inventory {
    */
   public int take(List<CellSheet.Row> rows, boolean direct, String instrument, Instant at)
       throws NotKept {
-    Map<String, Fact<InventoryCell>> known = new HashMap<>();
-    for (Fact<InventoryCell> c : cells(0, Integer.MAX_VALUE)) {
-      known.put(c.value().label(), c);
-    }
-    Set<Measurement> before = new HashSet<>();
-    for (Fact<Measurement> m : measurements(0, Integer.MAX_VALUE)) {
-      if (m.counts()) {
-        before.add(m.value());
-      }
-    }
-    Map<String, InventoryCell> described = new LinkedHashMap<>();
-    for (CellSheet.Row row : rows) {
-      described.merge(row.measured().label(), row.described(), InventoryCell::orAs);
-    }
-    return store.change(
-        () -> {
-          Map<String, Long> ids = new HashMap<>();
-          for (InventoryCell c : described.values()) {
-            Fact<InventoryCell> was = known.get(c.label());
-            ids.put(c.label(), was == null ? insert(c, at) : was.id());
-            if (was != null && !was.value().orAs(c).equals(was.value())) {
-              database.update(DESCRIBE, values(was.value().orAs(c), was.id()));
-            }
-          }
-          for (CellSheet.Row row : rows) {
-            MeasuredCell c = row.measured();
-            Subject of = new Subject.Cell(Objects.requireNonNull(ids.get(c.label())));
-            for (Measurement m : measurements(c, of, direct, instrument)) {
-              if (before.add(m)) {
-                insert(m, at);
-              }
-            }
-          }
-          return (int) described.keySet().stream().filter(l -> !known.containsKey(l)).count();
-        });
-  }
-
-  /** A rest voltage that stands beside a capacity was taken before its test. */
-  private static List<Measurement> measurements(
-      MeasuredCell c, Subject of, boolean direct, String instrument) {
-    List<Measurement> all = new ArrayList<>();
-    Map<Measured, Double> values = new LinkedHashMap<>();
-    values.put(Measured.REST_VOLTAGE, c.voltage());
-    values.put(direct ? Measured.DC_RESISTANCE : Measured.AC_RESISTANCE, c.resistance());
-    values.put(Measured.CAPACITY, c.capacity());
-    values.put(Measured.SELF_DISCHARGE, c.selfDischarge());
-    values.forEach(
-        (what, value) -> {
-          if (!Double.isNaN(value)) {
-            all.add(
-                new Measurement(of, what, value, Conditions.UNKNOWN, instrument, Origin.IMPORTED));
-          }
-        });
-    return all;
+    TableIntake intake = new TableIntake(this, direct, instrument);
+    return store.change(() -> intake.take(rows, at));
   }
 
   /** Describes a cell anew; its measurements stay. */
@@ -133,7 +74,11 @@ public final class Inventory {
     store.write(DESCRIBE, values(c, cell));
   }
 
-  private long insert(InventoryCell c, Instant at) throws SQLException {
+  void update(long cell, InventoryCell c) throws SQLException {
+    database.update(DESCRIBE, values(c, cell));
+  }
+
+  long insert(InventoryCell c, Instant at) throws SQLException {
     return database.insert(
         "INSERT INTO cell (label, type, lot, source, bought, price, notes, photo, at)"
             + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
@@ -324,7 +269,7 @@ public final class Inventory {
         null);
   }
 
-  private long insert(Measurement m, Instant at) throws SQLException {
+  long insert(Measurement m, Instant at) throws SQLException {
     Conditions c = m.conditions();
     return database.insert(
         "INSERT INTO measurement (at, subject, number, quantity, value, current_A,"

@@ -12,6 +12,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -142,15 +143,33 @@ class CellSheetTest {
         CellSheet.read(
             file(
                 rows(
-                    "Label,capacity mAh,Model,Batch,Seller,Price,Remarks",
-                    "A1,2010,reclaimed,7,a neighbour,0.90,",
-                    "A2,1985,,8,,,dented",
-                    "A1,2008,,,,,"),
+                    "Label,capacity mAh,Model,Batch,Seller,Price,Remarks,Bought,Photo",
+                    "A1,2010,reclaimed,7,a neighbour,0.90,,2026-03-31,a1.jpg",
+                    "A2,1985,,8,,,dented,,",
+                    "A1,2008,,,,,,,"),
                 StandardCharsets.UTF_8));
     assertThat(read.rows().getFirst().described())
-        .isEqualTo(new InventoryCell("A1", "reclaimed", "7", "a neighbour", null, 0.90, "", ""));
+        .isEqualTo(
+            new InventoryCell(
+                "A1",
+                "reclaimed",
+                "7",
+                "a neighbour",
+                LocalDate.of(2026, 3, 31),
+                0.90,
+                "",
+                "a1.jpg"));
     assertThat(read.rows().get(1).described().notes()).isEqualTo("dented");
     assertThat(read.repeated()).containsExactly("A1");
+  }
+
+  @Test
+  void aDayThatIsNoneNamesItsLine() throws IOException {
+    Path file = file("label,capacity mAh,bought\nA1,2010,in May\n", StandardCharsets.UTF_8);
+    assertThatThrownBy(() -> CellSheet.read(file))
+        .isInstanceOf(UnreadableTable.class)
+        .hasMessageContaining("line 2")
+        .hasMessageContaining("2026-03-31");
   }
 
   @Test

@@ -28,6 +28,10 @@ import hammerman.record.Subject;
 import hammerman.record.Trace;
 import hammerman.sort.CellSheet;
 import hammerman.sort.MeasuredCell;
+import hammerman.sort.SortPlan;
+import hammerman.sort.Sorting;
+import hammerman.sort.Stock;
+import hammerman.sort.StockTable;
 import hammerman.store.BuildBook.CellPlace;
 import hammerman.telemetry.Quantity;
 import hammerman.telemetry.Telemetry;
@@ -35,6 +39,7 @@ import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
@@ -71,6 +76,53 @@ class RecordsTest {
         new Conditions(null, null, 298.0, 3600.0),
         "bench meter",
         Origin.TYPED);
+  }
+
+  @Test
+  void anotherProjectTakesInWholeWhatOneWroteAsATable() throws Exception {
+    InventoryCell known =
+        new InventoryCell(
+            "A1",
+            "reclaimed",
+            "7",
+            "a neighbour",
+            LocalDate.of(2026, 3, 31),
+            0.9,
+            "dented; warm",
+            "a1.jpg");
+    Inventory first = store.inventory();
+    MeasuredCell a1 = new MeasuredCell("A1", 2.0135, 0.0583, 3.912, 1e-3 / 86400);
+    first.take(
+        List.of(
+            new CellSheet.Row(a1, known), CellSheet.Row.of(MeasuredCell.of("A2", 1.987, 0.061))),
+        true,
+        "table",
+        NOON);
+    Path table = folder.resolve("cells.csv");
+    StockTable.write(table, Sorting.of(first.stock(true), SortPlan.USUAL, 2.2, null));
+    try (ProjectStore other =
+        ProjectStore.create(
+            folder.resolve("b.hammerman"),
+            DesignState.of(1, NOON, Station.DUTY, "New", Shipped.starter()),
+            NOON)) {
+      other.inventory().take(CellSheet.read(table).rows(), true, "table", NOON);
+      List<Stock.Cell> was = first.stock(true).cells();
+      List<Stock.Cell> now = other.inventory().stock(true).cells();
+      assertThat(now)
+          .extracting(Stock.Cell::described)
+          .isEqualTo(List.of(known, InventoryCell.labelled("A2")));
+      for (int k = 0; k < was.size(); k++) {
+        MeasuredCell m = was.get(k).measured();
+        MeasuredCell read = now.get(k).measured();
+        assertThat(
+                new double[] {
+                  read.capacity(), read.resistance(), read.voltage(), read.selfDischarge()
+                })
+            .containsExactly(
+                new double[] {m.capacity(), m.resistance(), m.voltage(), m.selfDischarge()},
+                within(1e-9));
+      }
+    }
   }
 
   @Test

@@ -21,8 +21,6 @@ import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -81,7 +79,7 @@ final class CellPanel extends VBox {
     words("Type", InventoryCell::type, InventoryCell::withType);
     words("Lot", InventoryCell::lot, InventoryCell::withLot);
     words("Source", InventoryCell::source, InventoryCell::withSource);
-    words("Bought", c -> c.bought() == null ? "" : c.bought().toString(), CellPanel::bought);
+    words("Bought", c -> c.bought() == null ? "" : c.bought().toString(), InventoryCell::boughtOn);
     figure("Price", Unit.MONEY, price);
     words("Photo, file", InventoryCell::photo, InventoryCell::withPhoto);
     words("Notes", InventoryCell::notes, InventoryCell::withNotes);
@@ -106,15 +104,6 @@ final class CellPanel extends VBox {
     getChildren()
         .addAll(title, whole, Page.heading("New cells"), new HBox(6, labels, add), caution);
     show(null);
-  }
-
-  private static InventoryCell bought(InventoryCell c, String typed) {
-    try {
-      return c.withBought(typed.isEmpty() ? null : LocalDate.parse(typed));
-    } catch (DateTimeParseException e) {
-      throw new InvalidValue(
-          "Bought", typed, "must be a day, as in 2026-03-31", "Type year, month and day.");
-    }
   }
 
   private void figure(String name, Unit unit, QuantityField field) {
@@ -186,6 +175,14 @@ final class CellPanel extends VBox {
       fields.add(symbol, 2, at);
     }
     fields.add(complaint, 0, at + 1, 3, 1);
+  }
+
+  /** Goes to where the capacity of the cell shown is typed. */
+  void typeCapacity() {
+    QuantityField field = readings.get(Measured.CAPACITY);
+    if (field != null) {
+      field.requestFocus();
+    }
   }
 
   /** Goes to where labels are typed. */

@@ -174,6 +174,12 @@ final class CellsView extends StackPane {
     }
   }
 
+  /** Brings a cell into view, ready for its capacity to be typed. */
+  void typeCapacity(String label) {
+    choose(label);
+    panel.typeCapacity();
+  }
+
   private void choose(String label) {
     state.shown().sorting().entries().stream()
         .filter(e -> e.cell().label().equals(label))

@@ -6,12 +6,16 @@ import hammerman.sort.Matching;
 import hammerman.sort.MeasuredCell;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.stream.Collectors;
 
 /** What is said of matched groups. */
 final class GroupWords {
   private static final int MOST_LISTED = 24;
+
+  /** No meter of a hobbyist tells resistances apart that lie nearer than this share. */
+  private static final double LEAST_SHARE = 0.001;
 
   private GroupWords() {}
 
@@ -53,6 +57,16 @@ final class GroupWords {
             bound,
             m.weakest() + 1,
             Figures.of(Matching.capacity(m.groups().get(m.weakest())), Unit.AMPERE_HOUR, 2));
+  }
+
+  /** How far the resistances of the groups lie apart, as a share of the least. */
+  static String resistances(Matching m) {
+    DoubleSummaryStatistics all =
+        m.groups().stream().mapToDouble(Matching::resistance).summaryStatistics();
+    double share = all.getMax() / all.getMin() - 1;
+    return share >= LEAST_SHARE
+        ? " Their resistances lie %s apart.".formatted(Figures.of(share, Unit.PERCENT, 1))
+        : share >= 0 ? " Their resistances are the same within 0.1\u00a0%." : "";
   }
 
   /** That capacities were not measured, where that is so. */

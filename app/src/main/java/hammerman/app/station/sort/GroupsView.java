@@ -241,11 +241,12 @@ final class GroupsView extends StackPane {
                 && Set.copyOf(in.withoutCapacity()).equals(Set.copyOf(found.withoutCapacity()));
         take.setDisable(taken);
         words.setText(
-            "%s; %d cells are spare%s.%s%s"
+            "%s; %d cells are spare%s.%s%s%s"
                 .formatted(
                     GroupWords.level(m),
                     m.spares().size(),
                     pins(m),
+                    GroupWords.resistances(m),
                     GroupWords.assumed(found),
                     taken ? " They are the cells of the design." : ""));
       }

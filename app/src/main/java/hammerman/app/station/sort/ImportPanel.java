@@ -179,7 +179,7 @@ final class ImportPanel extends VBox {
 
   private static List<Unit> units(Column c) {
     return switch (c) {
-      case LABEL, TYPE, LOT, SOURCE, PRICE, NOTES -> List.of(Unit.ONE);
+      case LABEL, TYPE, LOT, SOURCE, BOUGHT, PRICE, NOTES, PHOTO -> List.of(Unit.ONE);
       case CAPACITY -> List.of(Unit.MILLIAMPERE_HOUR, Unit.AMPERE_HOUR);
       case RESISTANCE -> List.of(Unit.MILLIOHM, Unit.OHM);
       case VOLTAGE, SELF_DISCHARGE -> List.of(Unit.VOLT, Unit.MILLIVOLT);

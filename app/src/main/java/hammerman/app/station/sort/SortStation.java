@@ -26,9 +26,17 @@ public final class SortStation implements StationView {
   public SortStation(Bench bench) {
     state = new SortState(bench.session());
     groups = new GroupsView(bench, state);
-    tester = new TesterView(bench, state);
+    CellsView cells = new CellsView(bench, state);
+    tester =
+        new TesterView(
+            bench,
+            state,
+            label -> {
+              views.show("cells");
+              cells.typeCapacity(label);
+            });
     views
-        .add("Cells", "cells", new CellsView(bench, state), () -> {})
+        .add("Cells", "cells", cells, () -> {})
         .add("Tester", "tester", tester, tester::show)
         .add("Limits", "limits", new LimitsView(state), () -> {})
         .add("Groups", "groups", groups, groups::show)

@@ -20,10 +20,11 @@ import hammerman.tester.Hearing;
 import hammerman.tester.Hearing.Heard;
 import hammerman.tester.SimulatedTester;
 import hammerman.tester.TesterLine;
+import hammerman.unit.Figures;
+import hammerman.unit.Unit;
 import java.io.IOException;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -49,6 +50,7 @@ final class TesterDesk implements DeviceLink.Listener {
   private final Runnable changed;
   private final ReadOnlyStringWrapper standing =
       new ReadOnlyStringWrapper(this, "standing", "No tester is connected.");
+  private final Map<Integer, String> last = new HashMap<>();
   private Hearing hearing = new Hearing();
   private @Nullable DeviceLink link;
   private boolean wanted;
@@ -74,6 +76,11 @@ final class TesterDesk implements DeviceLink.Listener {
   /** Returns the latest reading of each running test. */
   Map<Long, TesterLine.Reading> readings() {
     return hearing.readings();
+  }
+
+  /** Returns how the last test of a bay ended since the program was started; empty if none did. */
+  String last(int bay) {
+    return last.getOrDefault(bay, "");
   }
 
   /** Returns the running tests by their bays. */
@@ -212,12 +219,9 @@ final class TesterDesk implements DeviceLink.Listener {
                 }
               }
               state.say(
-                  "Bay %s loaded: %s."
+                  "Loaded %s: %s."
                       .formatted(
-                          tests.size() == 1
-                              ? String.valueOf(tests.getFirst().bay())
-                              : "1 to "
-                                  + Collections.max(tests.stream().map(BayTest::bay).toList()),
+                          TesterView.named(tests.stream().map(BayTest::bay).toList()),
                           String.join(", ", labels)));
             },
             state::say);
@@ -326,6 +330,13 @@ final class TesterDesk implements DeviceLink.Listener {
             },
             ended -> {
               kept(d.test());
+              last.put(
+                  d.bay(),
+                  "%s: %s, %s"
+                      .formatted(
+                          e.cell().label(),
+                          Figures.of(d.capacity(), Unit.MILLIAMPERE_HOUR, 0),
+                          Figures.of(d.resistance(), Unit.MILLIOHM)));
               state.say(
                   other
                       .map(
@@ -367,6 +378,7 @@ final class TesterDesk implements DeviceLink.Listener {
             },
             ended -> {
               kept(f.test());
+              last.put(f.bay(), "%s failed: %s".formatted(e.cell().label(), f.why()));
               state.say(
                   "Bay %d failed with %s: %s.%s"
                       .formatted(

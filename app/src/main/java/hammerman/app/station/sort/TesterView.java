@@ -32,10 +32,13 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -57,6 +60,7 @@ final class TesterView extends StackPane {
 
   private final Bench bench;
   private final SortState state;
+  private final Consumer<String> type;
   private final TesterDesk desk;
   private final Words answer = new Words("answer", "schedule-answer");
   private final Words quicker = new Words("fact-name", "schedule-quicker");
@@ -64,9 +68,13 @@ final class TesterView extends StackPane {
   private final FlowPane bays = new FlowPane(10, 10);
   private @Nullable Schedule schedule;
 
-  TesterView(Bench bench, SortState state) {
+  /**
+   * @param type brings one to where the capacity of a cell is typed, by its label
+   */
+  TesterView(Bench bench, SortState state, Consumer<String> type) {
     this.bench = bench;
     this.state = state;
+    this.type = type;
     desk = new TesterDesk(state, this::showIfSeen);
     Form form = new Form(state.session(), Station.SORT, 166, 66);
     form.section("The tester")
@@ -245,9 +253,8 @@ final class TesterView extends StackPane {
     String late =
         found.late().isEmpty()
             ? ""
-            : " Late: bay %s has been done since before you were last expected."
-                .formatted(
-                    found.late().stream().map(String::valueOf).collect(Collectors.joining(", ")));
+            : " Late: %s %s been done since before you were last expected."
+                .formatted(named(found.late()), found.late().size() == 1 ? "has" : "have");
     return "%d %s to load and %d in the bays, %s each: all measured by %s%s.%s"
         .formatted(
             cells,
@@ -267,11 +274,18 @@ final class TesterView extends StackPane {
   }
 
   private static String words(Schedule.Swap s) {
-    String bays =
-        (s.load().isEmpty() ? s.empty() : s.load())
-            .stream().sorted().map(String::valueOf).collect(Collectors.joining(", "));
+    String bays = named(s.load().isEmpty() ? s.empty() : s.load());
     String act = s.load().isEmpty() ? "take out" : s.empty().isEmpty() ? "load" : "swap";
-    return "%s: %s bay %s".formatted(WHEN.format(s.at()), act, bays);
+    return "%s: %s %s".formatted(WHEN.format(s.at()), act, bays);
+  }
+
+  /** Names bays, as in "bays 1, 2 and 4". */
+  static String named(Collection<Integer> bays) {
+    List<String> all = bays.stream().sorted().map(String::valueOf).toList();
+    int last = all.size() - 1;
+    return last == 0
+        ? "bay " + all.getFirst()
+        : "bays %s and %s".formatted(String.join(", ", all.subList(0, last)), all.get(last));
   }
 
   private void bays(BayPlan plan, ZonedDateTime now) {
@@ -292,9 +306,11 @@ final class TesterView extends StackPane {
     tile.getStyleClass().add("empty-card");
     tile.setPrefWidth(132);
     tile.setMinHeight(96);
+    tile.setAlignment(Pos.TOP_LEFT);
     Fact<BayTest> test = e == null ? null : e.cell().test();
     if (e == null || test == null) {
-      tile.getChildren().add(words("free", "fact-name"));
+      String last = desk.last(bay);
+      tile.getChildren().add(words(last.isEmpty() ? "free" : "free, last " + last, "fact-name"));
       return tile;
     }
     tile.getChildren().add(words(e.cell().label(), "counts"));
@@ -311,9 +327,20 @@ final class TesterView extends StackPane {
                   "fact-name"));
     } else {
       ZonedDateTime due = local(test.value().due());
+      boolean done = due.isBefore(now);
       tile.getChildren()
           .add(
-              words((due.isBefore(now) ? "done since " : "done ") + WHEN.format(due), "fact-name"));
+              done
+                  ? words("done since " + WHEN.format(due), "complaint")
+                  : words("done " + WHEN.format(due), "fact-name"));
+      if (done) {
+        tile.getChildren()
+            .add(
+                new PlainButton(
+                    "Type its capacity",
+                    "type-capacity-" + bay,
+                    () -> type.accept(e.cell().label())));
+      }
     }
     tile.getChildren()
         .add(new PlainButton("Break off", "break-off-" + bay, () -> desk.breakOff(test)));
