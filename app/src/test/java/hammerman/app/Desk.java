@@ -145,15 +145,18 @@ final class Desk {
       await(() -> followed() && !Latest.anyBusy(), "it never came to rest");
       WaitForAsyncUtils.waitForFxEvents();
     } while (fx(() -> !followed() || Latest.anyBusy()));
-    fx(
-        () -> {
-          // Twice: a scroll bar that comes makes the page narrower.
-          for (int k = 0; k < 2; k++) {
-            stage.getScene().getRoot().applyCss();
-            stage.getScene().getRoot().layout();
-          }
-          return null;
-        });
+    // The page's bar comes after a layout and makes the page narrower; so does a bar within it.
+    for (int k = 0; k < 2; k++) {
+      fx(
+          () -> {
+            for (int n = 0; n < 2; n++) {
+              stage.getScene().getRoot().applyCss();
+              stage.getScene().getRoot().layout();
+            }
+            return null;
+          });
+      WaitForAsyncUtils.waitForFxEvents();
+    }
   }
 
   void go(Station station) {

@@ -50,14 +50,17 @@ public record Path(Design design, CellCircuit circuit, Assembly assembly) {
     return design.pack().series() * circuit.openCircuit(soc);
   }
 
-  /** Returns the voltage at the machine under a current, V. */
-  public double voltage(double current, double soc, double kelvin, Settling settling) {
-    return openCircuit(soc) - current * (cells(soc, kelvin, settling) + outside(kelvin));
+  /** Returns the resistance of the cells and of everything outside them, Ω. */
+  public double resistance(double soc, double kelvin, Settling settling) {
+    return cells(soc, kelvin, settling) + outside(kelvin);
   }
 
-  /** Returns the voltage of a group under a current after 10 s, V. */
-  public double groupVoltage(double current, double soc, double kelvin) {
-    return circuit.openCircuit(soc) - current * circuit.r10(soc, kelvin) / design.pack().parallel();
+  /**
+   * Returns the voltage at the machine under a current, V; 0 where the pack cannot give it, even
+   * shorted.
+   */
+  public double voltage(double current, double soc, double kelvin, Settling settling) {
+    return Math.max(0, openCircuit(soc) - current * resistance(soc, kelvin, settling));
   }
 
   /**
@@ -66,7 +69,7 @@ public record Path(Design design, CellCircuit circuit, Assembly assembly) {
    */
   public double currentFor(double watts, double soc, double kelvin) {
     double e = openCircuit(soc);
-    double r = cells(soc, kelvin, Settling.TEN_SECONDS) + outside(kelvin);
+    double r = resistance(soc, kelvin, Settling.TEN_SECONDS);
     return Source.currentAtMost(e, r, watts);
   }
 }

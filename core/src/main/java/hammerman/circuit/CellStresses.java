@@ -31,7 +31,7 @@ final class CellStresses {
     this.side = side;
     duty = circuit.design().duty();
     p = side.pack().parallel();
-    cells = side.part(Kind.CELLS, p + " × " + side.cell().id());
+    cells = side.part(Kind.CELLS, p + " × " + side.cell().name());
   }
 
   void fill(Table t) {

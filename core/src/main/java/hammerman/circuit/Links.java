@@ -47,7 +47,7 @@ final class Links {
     links.add(
         link(
             Kind.CELLS,
-            p + " × " + c.id(),
+            p + " × " + c.name(),
             cells,
             Endurance.ruining(cells),
             forCells,

@@ -155,6 +155,6 @@ public record Ensemble(List<Member> members) {
   private static double sag(Chain chain, double current, double air, double resistance) {
     Path path = chain.path();
     double cells = path.cells(LOW, air, Path.Settling.TEN_SECONDS) * resistance;
-    return path.openCircuit(LOW) - current * (cells + path.outside(air));
+    return Math.max(0, path.openCircuit(LOW) - current * (cells + path.outside(air)));
   }
 }

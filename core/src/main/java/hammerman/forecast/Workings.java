@@ -186,7 +186,7 @@ public final class Workings {
     return new Derivation(
         "Voltage at the hardest moment, 20 % charge",
         Figures.of(point.tenSeconds(), Unit.VOLT, 1),
-        "V = S · OCV − I · (S/P · R10 · k_SOC · k_T + R_ext)",
+        "V = S · OCV − I · (S/P · R10 · k_SOC · k_T + R_ext), not below 0",
         List.of(
             yours(
                 "I", f.design().duty().hardest().name(), Figures.of(point.current(), Unit.AMPERE)),
@@ -286,6 +286,6 @@ public final class Workings {
 
   private static double coldResistance(Chain c) {
     double cold = c.design().duty().surroundings().coldestInUse();
-    return c.path().cells(c.lowest(), cold, Path.Settling.TEN_SECONDS) + c.path().outside(cold);
+    return c.path().resistance(c.lowest(), cold, Path.Settling.TEN_SECONDS);
   }
 }

@@ -166,12 +166,8 @@ public final class Suspects {
                 : "about %s were left".formatted(Figures.of(Math.max(0, left), Unit.PERCENT, 0)),
             "Read the rest voltage after an hour: below a tenth of the charge it was empty.",
             Double.isNaN(taken) ? 0.7 : left < 0.15 ? 1.3 : 0.3));
-    double peak = peak(f, s);
     var path = chain.path();
-    double expected =
-        (path.voltage(0, 0.5, Reference.ROOM, Path.Settling.TEN_SECONDS)
-                - path.voltage(peak, 0.5, Reference.ROOM, Path.Settling.TEN_SECONDS))
-            / Math.max(0.1, peak);
+    double expected = path.resistance(0.5, Reference.ROOM, Path.Settling.TEN_SECONDS);
     double normal = s.result(RunResult.RESISTANCE).orElse(Double.NaN);
     all.add(
         new Suspect(

@@ -122,6 +122,17 @@ class ChainTest {
   }
 
   @Test
+  void nothingIsLeftOfTheVoltageWhereThePackCannotGiveTheCurrent() {
+    Chain weak = Chain.of(barrow.withCounts(3, 1));
+    double most =
+        weak.path().openCircuit(0.1)
+            / weak.path().resistance(0.1, 281.15, Path.Settling.TEN_SECONDS);
+    assertThat(weak.path().voltage(0.99 * most, 0.1, 281.15, Path.Settling.TEN_SECONDS))
+        .isGreaterThan(0);
+    assertThat(weak.path().voltage(1.01 * most, 0.1, 281.15, Path.Settling.TEN_SECONDS)).isZero();
+  }
+
+  @Test
   void moreParallelCellsSagLessAndMoreSeriesGiveMoreVolts() {
     double now = chain.sag().get(1).tenSeconds();
     assertThat(Chain.of(barrow.withCounts(13, 8)).sag().get(1).tenSeconds()).isGreaterThan(now);

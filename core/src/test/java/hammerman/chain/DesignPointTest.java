@@ -64,7 +64,7 @@ class DesignPointTest {
       assertThat(p.settled())
           .isCloseTo(rested - 55 * (13 * cell.settled(p.soc(), COLD) / 6 + outside), within(1e-9));
     }
-    assertThat(c.path().groupVoltage(55, 0.5, COLD))
+    assertThat(groupVoltage(c, 0.5, COLD))
         .isCloseTo(
             BARROW.pack().cell().openCircuit().value(0.5) - 55 * cell.r10(0.5, COLD) / 6,
             within(1e-12));
@@ -162,14 +162,13 @@ class DesignPointTest {
     assertThat(bms.who()).isEqualTo(Floor.Who.BMS);
     assertThat(bms.who().words()).isEqualTo("the BMS");
     assertThat(bms.limit()).isEqualTo(cutOff);
-    assertThat(Chain.of(low).path().groupVoltage(55, bms.soc(), COLD))
-        .isCloseTo(cutOff, within(1e-4));
+    assertThat(groupVoltage(Chain.of(low), bms.soc(), COLD)).isCloseTo(cutOff, within(1e-4));
     Design none = Samples.withGuard(low, g -> g.withProtection(new Protection.None()));
     Floor cell = Chain.of(none).floor();
     assertThat(cell.who()).isEqualTo(Floor.Who.CELL);
     assertThat(cell.who().words()).isEqualTo("the cell's own cut-off");
     assertThat(cell.limit()).isEqualTo(BARROW.pack().cell().cutOffVoltage());
-    assertThat(Chain.of(none).path().groupVoltage(55, cell.soc(), COLD))
+    assertThat(groupVoltage(Chain.of(none), cell.soc(), COLD))
         .isCloseTo(cell.limit(), within(1e-4));
   }
 
@@ -360,5 +359,12 @@ class DesignPointTest {
     assertThat(LaidOut.of(BARROW.withFit(null)).layout()).isEmpty();
     assertThat(LaidOut.of(BARROW.withFit(null)).chain().demand())
         .isEqualTo(Chain.of(BARROW.withFit(null)).demand());
+  }
+
+  /** Voltage of a group under the hardest moment, after 10 s. */
+  private static double groupVoltage(Chain c, double soc, double kelvin) {
+    Path path = c.path();
+    return path.circuit().openCircuit(soc)
+        - 55 * path.circuit().r10(soc, kelvin) / c.design().pack().parallel();
   }
 }

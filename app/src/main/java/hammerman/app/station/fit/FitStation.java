@@ -81,6 +81,7 @@ public final class FitStation implements StationView {
     // Small buttons have a least width of their own in the sheet of styles.
     nextSheet.setStyle("-fx-min-width: %.0fpx;".formatted(NEXT_WIDTH));
     nextSheet.setVisible(false);
+    nextSheet.managedProperty().bind(nextSheet.visibleProperty());
     heat = new HeatPanel(state);
     CutPanel cut = new CutPanel(state, bench.files());
     StripsPanel strips = new StripsPanel(state);

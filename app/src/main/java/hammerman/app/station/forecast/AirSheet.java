@@ -94,7 +94,7 @@ final class AirSheet extends Picture {
         Role.INK,
         s.sweep().wanted() / unit,
         "asked for, " + Figures.duration(s.sweep().wanted()),
-        true);
+        clear(y, fresh, worn, s.sweep().wanted() / unit));
     int last = air.length - 1;
     pen.wordsBefore(Role.COOL, Pen.TEXT, x.to(), y.at(fresh[last]) - 12, "new cells");
     String old =
@@ -104,6 +104,21 @@ final class AirSheet extends Picture {
     pen.wordsBefore(Role.HOT, Pen.TEXT, x.to(), y.at(worn[last]) + 14, old);
     effort(pen, s, x, air, foot + GAP, height - 28);
     cross.draw(pen, x, 28, height - 28, words(points));
+  }
+
+  /** Whether a level is farther from the curves at their end than at their beginning. */
+  private static boolean clear(Scale y, double[] fresh, double[] worn, double level) {
+    int third = fresh.length / 3;
+    double begin = Double.POSITIVE_INFINITY;
+    double end = Double.POSITIVE_INFINITY;
+    for (int k = 0; k <= third; k++) {
+      int back = fresh.length - 1 - k;
+      for (double[] curve : List.of(fresh, worn)) {
+        begin = Math.min(begin, Math.abs(y.at(curve[k]) - y.at(level)));
+        end = Math.min(end, Math.abs(y.at(curve[back]) - y.at(level)));
+      }
+    }
+    return end >= begin;
   }
 
   /**

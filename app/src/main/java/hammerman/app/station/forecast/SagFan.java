@@ -21,7 +21,9 @@ import java.util.stream.IntStream;
  * is left after ten seconds.
  */
 final class SagFan extends PictureOf<Chain> {
-  private static final int POINTS = 2;
+  /** Straight, but for where nothing is left of the voltage. */
+  private static final int POINTS = 24;
+
   private static final double SIDE = 44;
 
   /** Currents that go to a table of figures. */
@@ -126,7 +128,7 @@ final class SagFan extends PictureOf<Chain> {
     if (c == null) {
       return;
     }
-    double[] xs = {0, most};
+    double[] xs = IntStream.range(0, POINTS).mapToDouble(k -> most * k / (POINTS - 1)).toArray();
     double[][] ys = new double[Path.Settling.values().length][POINTS];
     for (Path.Settling s : Path.Settling.values()) {
       for (int k = 0; k < POINTS; k++) {
@@ -144,7 +146,7 @@ final class SagFan extends PictureOf<Chain> {
         Role.COOL,
         Pen.TEXT,
         x.to() + 5,
-        y.at(ys[Path.Settling.TEN_SECONDS.ordinal()][1]),
+        y.at(ys[Path.Settling.TEN_SECONDS.ordinal()][POINTS - 1]),
         Figures.of(soc, Unit.PERCENT, 0));
   }
 }

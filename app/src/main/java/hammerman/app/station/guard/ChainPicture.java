@@ -279,9 +279,9 @@ final class ChainPicture extends Picture {
 
   private static void label(Pen pen, String text, double at, double y, Scale x) {
     if (at + 6 + pen.width(Pen.TEXT, text) < x.to()) {
-      pen.words(Role.INK, Pen.TEXT, at + 6, y, text);
+      pen.tag(Role.INK, Pen.TEXT, at + 6, y, text);
     } else {
-      pen.wordsBefore(Role.INK, Pen.TEXT, at - 6, y, text);
+      pen.tagBefore(Role.INK, Pen.TEXT, at - 6, y, text);
     }
   }
 }

@@ -7,6 +7,7 @@ import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.life.LifeForecast;
 import hammerman.prove.Fade;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -69,9 +70,9 @@ final class FadePicture extends Picture {
       revised[k] = shown(loss * f.factor(), floor);
     }
     plot.band(Role.HOT, 0.16, xs, low, high);
-    plot.curve(Role.HOT, 2, xs, mean);
+    curve(plot, Role.HOT, 2, xs, mean, floor);
     if (!Double.isNaN(f.error())) {
-      plot.curve(Role.INK, 1.2, xs, revised);
+      curve(plot, Role.INK, 1.2, xs, revised, floor);
     }
     plot.level(Role.INK, l.endOfLife() * 100, "worn out", false);
     for (Fade.Point p : f.points()) {
@@ -81,13 +82,22 @@ final class FadePicture extends Picture {
       pen.line(Role.COOL, 1.2, px, up, px, down);
       pen.dot(Role.COOL, px, y.at(Math.clamp(100 * p.left(), floor, top)), 3.5);
     }
-    pen.words(Role.COOL, Pen.TEXT, x.from() + 8, y.from() - 30, "● measured, 95 % certain");
+    if (!f.points().isEmpty()) {
+      pen.words(Role.COOL, Pen.TEXT, x.from() + 8, y.from() - 30, "● measured, 95 % certain");
+    }
     pen.words(
         Role.INK,
         Pen.TEXT,
         x.from() + 8,
         y.from() - 14,
         Double.isNaN(f.error()) ? "" : "thin line: the forecast as measured");
+  }
+
+  /** A curve as far as it lies above the foot of the picture. */
+  private static void curve(
+      Plot plot, Role role, double thick, double[] xs, double[] ys, double floor) {
+    int n = (int) Arrays.stream(ys).takeWhile(v -> v > floor).count();
+    plot.curve(role, thick, Arrays.copyOf(xs, n), Arrays.copyOf(ys, n));
   }
 
   private static double shown(double loss, double floor) {

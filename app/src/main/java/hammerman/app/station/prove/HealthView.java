@@ -178,18 +178,21 @@ final class HealthView extends StackPane {
             ? "Worn out after about %s years. "
                 .formatted(Figures.of(w.fade().worn().getAsDouble(), Unit.ONE, 1))
             : "Not worn out within the forecast's years. ";
-    until.setText(Figures.unbroken(worn + fits(w.fade().fits()) + resistance()));
+    until.setText(Figures.unbroken(worn + fits(w.fade()) + resistance()));
     picture.show(w.life(), w.fade());
   }
 
-  private static String fits(OptionalDouble years) {
+  private static String fits(Fade fade) {
+    OptionalDouble years = fade.fits();
     if (years.isEmpty()) {
       return "The duty fits as long as can be told.";
     }
     return years.getAsDouble() < SOON
         ? "The duty does not fit as it is."
-        : "The duty no longer fits after about %s years, as measured so far."
-            .formatted(Figures.of(years.getAsDouble(), Unit.ONE, 1));
+        : "The duty no longer fits after about %s years%s."
+            .formatted(
+                Figures.of(years.getAsDouble(), Unit.ONE, 1),
+                fade.points().isEmpty() ? "" : ", as measured so far");
   }
 
   /** How the resistance went, by the first and the last log that tells it. */
