@@ -349,7 +349,7 @@ final class Desk {
         () ->
             switch (node) {
               case TextField f -> f.getText();
-              case Labeled l -> l.getText();
+              case Labeled l -> l.getText().replace('\u00a0', ' ');
               default -> throw new AssertionError(selector + " has no text");
             });
   }

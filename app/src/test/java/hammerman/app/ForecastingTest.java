@@ -36,7 +36,7 @@ class ForecastingTest extends AtTheDesk {
     desk.example();
     desk.view(Station.FORECAST, "run");
     desk.quiet();
-    assertThat(desk.text("#back-last").replace('\u00a0', ' '))
+    assertThat(desk.text("#back-last"))
         .matches("Back after 10 s without load, at 4\\d\\.\\d V, for \\d+ s more\\.");
     assertThat(desk.isShown("#back-typical")).isFalse();
   }

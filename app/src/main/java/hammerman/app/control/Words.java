@@ -1,5 +1,6 @@
 package hammerman.app.control;
 
+import hammerman.unit.Figures;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
 
@@ -14,7 +15,7 @@ public final class Words extends Label {
     setMinHeight(USE_PREF_SIZE);
     setMaxWidth(Double.MAX_VALUE);
     setShown(false);
-    textProperty().addListener((o, was, is) -> setShown(!is.isEmpty()));
+    textProperty().addListener((o, was, is) -> said(is));
   }
 
   /**
@@ -24,6 +25,14 @@ public final class Words extends Label {
   public Words(String style, String id) {
     this(style);
     setId(id);
+  }
+
+  /** A figure and its unit stay on one line; what another says for them stays as it is. */
+  private void said(String text) {
+    setShown(!text.isEmpty());
+    if (!textProperty().isBound()) {
+      setText(Figures.unbroken(text));
+    }
   }
 
   private void setShown(boolean shown) {

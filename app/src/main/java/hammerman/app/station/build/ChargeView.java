@@ -123,21 +123,19 @@ final class ChargeView extends StackPane {
     picture.forecast(w, on.design());
     if (w.forecast().time() == 0) {
       facts.setText(
-          Figures.unbroken(
-              "A charger of %s puts nothing into this pack, which is full at %s: set it in Guard."
-                  .formatted(
-                      Figures.of(on.design().guard().charge().voltage(), Unit.VOLT),
-                      Figures.of(on.pack().fullVoltage(), Unit.VOLT))));
+          "A charger of %s puts nothing into this pack, which is full at %s: set it in Guard."
+              .formatted(
+                  Figures.of(on.design().guard().charge().voltage(), Unit.VOLT),
+                  Figures.of(on.pack().fullVoltage(), Unit.VOLT)));
       return;
     }
     facts.setText(
-        Figures.unbroken(
-            "From %s full the forecast has %s and %s; no group may pass %s."
-                .formatted(
-                    Figures.of(start, Unit.PERCENT, 0),
-                    Figures.duration(w.forecast().time()),
-                    Figures.of(w.forecast().charge(), Unit.AMPERE_HOUR),
-                    Figures.of(w.limit(), Unit.VOLT, 3))));
+        "From %s full the forecast has %s and %s; no group may pass %s."
+            .formatted(
+                Figures.of(start, Unit.PERCENT, 0),
+                Figures.duration(w.forecast().time()),
+                Figures.of(w.forecast().charge(), Unit.AMPERE_HOUR),
+                Figures.of(w.limit(), Unit.VOLT, 3)));
   }
 
   /** The state of charge that the cells' rest voltage tells, or a usual one before it was read. */
@@ -184,14 +182,13 @@ final class ChargeView extends StackPane {
     frames.add(frame);
     picture.show(frames);
     facts.setText(
-        Figures.unbroken(
-            "%s in, %s; highest group %s, lowest %s, %s."
-                .formatted(
-                    Figures.duration(frame.time()),
-                    Figures.of(w.charge(), Unit.AMPERE_HOUR),
-                    Figures.of(f.frame().highest(), Unit.VOLT, 3),
-                    Figures.of(f.frame().lowest(), Unit.VOLT, 3),
-                    Figures.of(f.frame().warmest(), Unit.CELSIUS, 1))));
+        "%s in, %s; highest group %s, lowest %s, %s."
+            .formatted(
+                Figures.duration(frame.time()),
+                Figures.of(w.charge(), Unit.AMPERE_HOUR),
+                Figures.of(f.frame().highest(), Unit.VOLT, 3),
+                Figures.of(f.frame().lowest(), Unit.VOLT, 3),
+                Figures.of(f.frame().warmest(), Unit.CELSIUS, 1)));
     hear(w.take(frame));
   }
 
@@ -200,7 +197,7 @@ final class ChargeView extends StackPane {
       return;
     }
     String margin = c.margin().isEmpty() ? "" : " Left to the limit: " + c.margin() + ".";
-    call.setText(Figures.unbroken((c.stop() ? "STOP. " : "") + c.say() + margin));
+    call.setText((c.stop() ? "STOP. " : "") + c.say() + margin);
     call.getStyleClass().removeAll("good", "bad");
     if (c.stop() || c.ended()) {
       silence.stop();

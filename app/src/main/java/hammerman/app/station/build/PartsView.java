@@ -37,7 +37,7 @@ final class PartsView extends StackPane {
   private final RecordTable<Row> table;
   private final Words totals = new Words("answer", "parts-totals");
   private final Words held = new Words("answer", "parts-held");
-  private final Label name = new Label();
+  private final Words name = new Words("title-line", "part-name");
   private final ToggleGroup have = new ToggleGroup();
   private final QuantityField price;
   private final TypedField note;
@@ -117,10 +117,6 @@ final class PartsView extends StackPane {
   }
 
   private VBox panel() {
-    name.setId("part-name");
-    name.getStyleClass().add("title-line");
-    name.setWrapText(true);
-    name.setMinHeight(USE_PREF_SIZE);
     HBox words = new HBox();
     for (Have h : Have.values()) {
       ToggleButton b = new ToggleButton(h.word());
@@ -190,13 +186,12 @@ final class PartsView extends StackPane {
             : "";
     Currency prices = state.session().project().duty().bounds().prices();
     totals.setText(
-        Figures.unbroken(
-            "All parts with their spares %s, of which %s are here or ordered; %s built in%s."
-                .formatted(
-                    prices.money(s.parts().price(), 2),
-                    prices.money(there, 2),
-                    Figures.of(s.parts().mass(), Unit.KILOGRAM),
-                    out)));
+        "All parts with their spares %s, of which %s are here or ordered; %s built in%s."
+            .formatted(
+                prices.money(s.parts().price(), 2),
+                prices.money(there, 2),
+                Figures.of(s.parts().mass(), Unit.KILOGRAM),
+                out));
     Map<Stage, List<PartItem>> stages = s.parts().held(p -> s.have(p.key()) != Have.HERE);
     held.setText(
         stages.isEmpty()

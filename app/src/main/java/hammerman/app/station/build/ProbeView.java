@@ -220,7 +220,7 @@ final class ProbeView extends StackPane {
               .formatted(typed, read.length));
     } else {
       ProbeCard card = ProbeCard.of(on.design(), read);
-      verdict.setText(Figures.unbroken(card.words()));
+      verdict.setText(card.words());
       verdict.getStyleClass().add(card.isSound() ? "good" : "bad");
       all.forEach(
           c -> {

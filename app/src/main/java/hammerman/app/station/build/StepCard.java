@@ -116,7 +116,7 @@ final class StepCard extends VBox {
                 number,
                 p.marks().size(),
                 step.ofSecond() ? " · second pack" : ""));
-    text.setText(Figures.unbroken(step.text()));
+    text.setText(step.text());
     cautions.setText(String.join("\n", step.safety().cautions()));
     tools.setText(
         step.tools().isEmpty() ? "" : "At hand: " + String.join(", ", step.tools()) + ".");

@@ -28,7 +28,7 @@ final class LeadView extends VBox {
 
   private final Session session;
   private final FlowPane cards = new FlowPane(12, 12);
-  private final Label words = new Label();
+  private final Words words = new Words("answer", "lead-words");
   private static final LeadBattery USUAL = new LeadBattery(12, 20);
   private final Button keep = new Button();
   private final QuantityField voltage =
@@ -43,10 +43,6 @@ final class LeadView extends VBox {
     this.session = session;
     voltage.setId("lead-voltage");
     capacity.setId("lead-capacity");
-    words.getStyleClass().add("answer");
-    words.setId("lead-words");
-    words.setMinHeight(USE_PREF_SIZE);
-    words.setWrapText(true);
     FlowPane fields =
         new FlowPane(
             8, 4, label("Lead battery"), voltage, label("V,"), capacity, label("Ah at 20 h"), keep);

@@ -4,6 +4,7 @@ import hammerman.app.control.ActTable;
 import hammerman.app.control.Facts;
 import hammerman.app.control.FileAsk;
 import hammerman.app.control.PlainButton;
+import hammerman.app.control.Words;
 import hammerman.app.station.Page;
 import hammerman.drawing.Drawing;
 import hammerman.drawing.Paper;
@@ -28,7 +29,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -42,22 +42,14 @@ final class CutPanel extends VBox {
   private final FileAsk files;
   private final Facts sizes = new Facts("fact-name", "fact-value");
   private final ActTable strips = new ActTable("cut-list");
-  private final Label leads = new Label();
-  private final Label said = new Label();
+  private final Words leads = new Words("fact-name", "fit-leads");
+  private final Words said = new Words("answer", "cut-said");
 
   CutPanel(FitState state, FileAsk files) {
     super(8);
     this.state = state;
     this.files = files;
     sizes.setId("fit-sizes");
-    leads.setId("fit-leads");
-    leads.getStyleClass().add("fact-name");
-    leads.setWrapText(true);
-    leads.setMinHeight(USE_PREF_SIZE);
-    said.setId("cut-said");
-    said.getStyleClass().add("answer");
-    said.setWrapText(true);
-    said.setMinHeight(USE_PREF_SIZE);
     FlowPane templates = new FlowPane(6, 6);
     for (Paper p : Paper.values()) {
       templates

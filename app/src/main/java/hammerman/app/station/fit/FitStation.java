@@ -3,6 +3,7 @@ package hammerman.app.station.fit;
 import hammerman.app.control.Beside;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.Views;
+import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
@@ -47,7 +48,7 @@ public final class FitStation implements StationView {
 
   private final FitState state;
   private final Page page;
-  private final Label cell = new Label();
+  private final Words cell = new Words("answer", "fit-cell");
   private final Views views = new Views();
   private final Map<Overlay, ToggleButton> overlays = new EnumMap<>(Overlay.class);
   private final Map<Face, ToggleButton> faces = new EnumMap<>(Face.class);
@@ -73,11 +74,6 @@ public final class FitStation implements StationView {
     left.setMinWidth(LEAST_SHEET);
     // All that the panel leaves.
     left.setPrefWidth(Double.MAX_VALUE);
-    cell.getStyleClass().add("answer");
-    cell.setId("fit-cell");
-    cell.setWrapText(true);
-    cell.setMinHeight(Label.USE_PREF_SIZE);
-    cell.setMaxWidth(Double.MAX_VALUE);
     // Small buttons have a least width of their own in the sheet of styles.
     nextSheet.setStyle("-fx-min-width: %.0fpx;".formatted(NEXT_WIDTH));
     nextSheet.setVisible(false);

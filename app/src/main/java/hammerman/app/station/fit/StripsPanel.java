@@ -42,7 +42,7 @@ final class StripsPanel extends VBox {
   private final FitState state;
   private final Facts facts = new Facts("fact-name", "fact-value", "fact-value");
   private final ActTable remedies = new ActTable("fit-remedies");
-  private final Label plate = new Label();
+  private final Words plate = new Words("answer", "fit-plate");
   private final TypedField plateStrip;
   private final TypedField usualStrip;
   private final TypedField linkStrip;
@@ -66,10 +66,6 @@ final class StripsPanel extends VBox {
             "Bars and wires",
             t -> strip(t, conductors().link(), s -> led("Links", c -> c.withLink(s))));
     linkStrip.setId("strip-of-links");
-    plate.setId("fit-plate");
-    plate.getStyleClass().add("answer");
-    plate.setWrapText(true);
-    plate.setMinHeight(USE_PREF_SIZE);
     likeAll =
         new PlainButton(
             "As everywhere",

@@ -1,5 +1,6 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.forecast.EveryCell;
 import hammerman.forecast.Forecast;
@@ -8,12 +9,10 @@ import hammerman.unit.Figures;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
@@ -29,7 +28,7 @@ final class CellsView extends VBox {
       " Strips and neighbours count when the pack is laid out at Fit.";
 
   private final Latest runs = new Latest("every-cell");
-  private final Label words = new Label();
+  private final Words words = new Words("answer", "every-cell");
   private final FlowPane choice = new FlowPane(0, 4);
   private final CellsSheet sheet = new CellsSheet();
   private final Consumer<List<Day>> days;
@@ -43,10 +42,6 @@ final class CellsView extends VBox {
   CellsView(Consumer<List<Day>> days) {
     super(6);
     this.days = days;
-    words.setId("every-cell");
-    words.getStyleClass().add("answer");
-    words.setWrapText(true);
-    words.setMinHeight(Region.USE_PREF_SIZE);
     ToggleGroup one = new ToggleGroup();
     for (Day.Kind k : Day.Kind.values()) {
       ToggleButton button = new ToggleButton(k.label());

@@ -1,5 +1,6 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.finding.Station;
@@ -22,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 final class LifeView extends VBox {
   private final Session session;
   private final Latest working = new Latest("lifetime");
-  private final Label words = new Label();
+  private final Words words = new Words("answer", "lifetime");
   private final GridPane habits = new GridPane(14, 4);
   private final WearSheet sheet = new WearSheet();
   private @Nullable Forecast of;
@@ -30,10 +31,6 @@ final class LifeView extends VBox {
   LifeView(Session session) {
     super(8);
     this.session = session;
-    words.setId("lifetime");
-    words.getStyleClass().add("answer");
-    words.setWrapText(true);
-    words.setMinHeight(Region.USE_PREF_SIZE);
     habits.setId("habits");
     habits.setMinHeight(Region.USE_PREF_SIZE);
     sheet.setMinHeight(260);
@@ -58,8 +55,7 @@ final class LifeView extends VBox {
 
   private void show(Forecast f, Lifetime life) {
     sheet.mark(life.fits());
-    words.setText(
-        Figures.unbroken(fits(f.life(), life.fits()) + " " + price(f, life) + costs(life)));
+    words.setText(fits(f.life(), life.fits()) + " " + price(f, life) + costs(life));
     habits.getChildren().clear();
     for (Lifetime.Habit h : life.habits()) {
       int row = habits.getRowCount();

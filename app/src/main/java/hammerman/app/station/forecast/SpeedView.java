@@ -1,5 +1,6 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.picture.Crosshair;
 import hammerman.app.picture.Pen;
@@ -20,7 +21,6 @@ import javafx.scene.control.Slider;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -29,7 +29,7 @@ final class SpeedView extends VBox {
   private static final double MOST_WIND = 40;
 
   private final Latest sweeps = new Latest("speed-sweep");
-  private final Label words = new Label();
+  private final Words words = new Words("answer", "speed-words");
   private final Slider wind = new Slider(0, MOST_WIND, 0);
   private final Slider load = new Slider(0, 100, 0);
   private final FlowPane sliders = new FlowPane(24, 4);
@@ -38,10 +38,6 @@ final class SpeedView extends VBox {
 
   SpeedView() {
     super(6);
-    words.setId("speed-words");
-    words.getStyleClass().add("answer");
-    words.setWrapText(true);
-    words.setMinHeight(Region.USE_PREF_SIZE);
     sliders
         .getChildren()
         .addAll(
@@ -99,11 +95,10 @@ final class SpeedView extends VBox {
     sheet.setVisible(made.isPresent());
     sheet.show(made.orElse(null));
     words.setText(
-        Figures.unbroken(
-            made.map(SpeedView::sentence)
-                .orElse(
-                    "This duty has no vehicle that moves. At Duty, choose “By the round” and give"
-                        + " stretches a speed.")));
+        made.map(SpeedView::sentence)
+            .orElse(
+                "This duty has no vehicle that moves. At Duty, choose “By the round” and give"
+                    + " stretches a speed."));
   }
 
   private static String sentence(SpeedSweep s) {

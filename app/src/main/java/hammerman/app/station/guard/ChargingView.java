@@ -44,7 +44,7 @@ final class ChargingView extends VBox {
   private final FigureView ceiling;
   private final Facts chargers = new Facts("fact-value", "fact-value", "fact-value", "answer");
   private final GridPane schools = new GridPane();
-  private final Label verdict = new Label();
+  private final Words verdict = new Words("verdict-line", "charger-verdict");
   private final Latest working = new Latest("charging");
   private final QuantityField measured =
       new QuantityField("Measured at the plug", Unit.VOLT, true, this::measure);
@@ -64,10 +64,6 @@ final class ChargingView extends VBox {
     ceiling = bench.figure("Charges to", Headline.CHARGE_CEILING);
     measured.setId("measured-volts");
     measured.setPrefColumnCount(6);
-    verdict.setId("charger-verdict");
-    verdict.getStyleClass().add("verdict-line");
-    verdict.setWrapText(true);
-    verdict.setMinHeight(USE_PREF_SIZE);
     Words complaint = Words.complaint(measured.complaintProperty());
     FlowPane check =
         new FlowPane(

@@ -1,6 +1,7 @@
 package hammerman.app.station.guard;
 
 import hammerman.app.control.Facts;
+import hammerman.app.control.Words;
 import hammerman.circuit.Circuit;
 import hammerman.circuit.Link;
 import hammerman.circuit.Part;
@@ -18,7 +19,7 @@ final class PartPanel extends VBox {
   private static final int MOST = 7;
 
   private final Label title = new Label();
-  private final Label guarded = new Label();
+  private final Words guarded = new Words("reason", "part-guarded");
   private final Facts rows =
       new Facts("fact-name", "fact-value", "fact-value", "fact-value", "fact-name");
 
@@ -26,10 +27,6 @@ final class PartPanel extends VBox {
     super(4);
     title.getStyleClass().add("title-line");
     title.setId("part-title");
-    guarded.getStyleClass().add("reason");
-    guarded.setId("part-guarded");
-    guarded.setWrapText(true);
-    guarded.setMinHeight(USE_PREF_SIZE);
     rows.setId("part-rows");
     rows.setHgap(10);
     rows.setVgap(2);

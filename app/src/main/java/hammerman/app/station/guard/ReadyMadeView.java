@@ -35,7 +35,7 @@ import org.jspecify.annotations.Nullable;
 final class ReadyMadeView extends VBox {
   private static final List<Double> CHARGES = List.of(1.0, 0.5, 0.2);
 
-  private final Label words = new Label();
+  private final Words words = new Words("answer", "ready-words");
   private final Facts facts = new Facts("fact-name", "fact-value", "fact-value", "fact-value");
   private final StartPicture picture = new StartPicture();
   private final Latest running = new Latest("ready-made");
@@ -109,10 +109,6 @@ final class ReadyMadeView extends VBox {
         () -> start().ramp(),
         v -> write(use.withStart(start().withRamp(v))));
     form.add(keep, 0, form.getRowCount(), 3, 1);
-    words.setId("ready-words");
-    words.getStyleClass().add("answer");
-    words.setWrapText(true);
-    words.setMinHeight(USE_PREF_SIZE);
     facts.setId("ready-facts");
     facts.setHgap(26);
     VBox results = new VBox(8, words, facts, picture);
@@ -198,25 +194,7 @@ final class ReadyMadeView extends VBox {
 
   private void fill(List<Answer> answers) {
     Answer full = answers.getFirst();
-    words.setText(
-        switch (full.hard().end()) {
-          case RUNS ->
-              "Full, it stands the hard start: %s at most.".formatted(amperes(full.hard().peak()));
-          case CURRENT_TRIP ->
-              "Full, it trips %s into a hard start of up to %s. %s A current limit of %s also does, and takes %s to come up to speed."
-                  .formatted(
-                      Figures.of(full.hard().endTime(), Unit.MILLISECOND, 0),
-                      amperes(full.hard().peak()),
-                      full.ramp().isPresent()
-                          ? "A ramp of "
-                              + Figures.of(full.ramp().getAsDouble(), Unit.SECOND, 2)
-                              + " avoids it."
-                          : "No ramp up to 20 s avoids it.",
-                      amperes(0.95 * battery().tripCurrent()),
-                      Figures.duration(full.capped().upToSpeed()));
-          case VOLTAGE_TRIP -> "Even full, its voltage falls so low that it switches off.";
-          case NEVER_UP_TO_SPEED -> "It never comes up to speed within a minute.";
-        });
+    words.setText(words(full));
     List<List<String>> rows = new ArrayList<>();
     rows.add(List.of("Charged to", "100 %", "50 %", "20 %"));
     rows.add(row("Hard start", answers, a -> outcome(a.hard())));
@@ -233,6 +211,28 @@ final class ReadyMadeView extends VBox {
     rows.add(row("With the limit", answers, a -> outcome(a.capped())));
     facts.show(rows);
     picture.show(full.hard(), full.ramped(), full.capped(), battery().tripCurrent());
+  }
+
+  /** What a hard start does to the full battery, and what helps. */
+  private String words(Answer full) {
+    return switch (full.hard().end()) {
+      case RUNS ->
+          "Full, it stands the hard start: %s at most.".formatted(amperes(full.hard().peak()));
+      case CURRENT_TRIP ->
+          "Full, it trips %s into a hard start of up to %s. %s A current limit of %s also does, and takes %s to come up to speed."
+              .formatted(
+                  Figures.of(full.hard().endTime(), Unit.MILLISECOND, 0),
+                  amperes(full.hard().peak()),
+                  full.ramp().isPresent()
+                      ? "A ramp of "
+                          + Figures.of(full.ramp().getAsDouble(), Unit.SECOND, 2)
+                          + " avoids it."
+                      : "No ramp up to 20 s avoids it.",
+                  amperes(0.95 * battery().tripCurrent()),
+                  Figures.duration(full.capped().upToSpeed()));
+      case VOLTAGE_TRIP -> "Even full, its voltage falls so low that it switches off.";
+      case NEVER_UP_TO_SPEED -> "It never comes up to speed within a minute.";
+    };
   }
 
   private static List<String> row(

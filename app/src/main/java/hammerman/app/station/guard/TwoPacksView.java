@@ -39,7 +39,7 @@ import javafx.scene.layout.VBox;
 final class TwoPacksView extends VBox {
   private final Session session;
   private final Parts parts;
-  private final Label words = new Label();
+  private final Words words = new Words("answer", "second-words");
   private final Facts facts = new Facts("fact-name", "fact-value", "fact-value");
   private final TwinPicture picture = new TwinPicture();
   private final Button toggle = new Button();
@@ -61,10 +61,6 @@ final class TwoPacksView extends VBox {
     toggle.setId("toggle-second");
     toggle.getStyleClass().add("plain");
     toggle.setOnAction(e -> toggle());
-    words.setId("second-words");
-    words.getStyleClass().add("answer");
-    words.setMinHeight(USE_PREF_SIZE);
-    words.setWrapText(true);
     facts.setId("second-facts");
     facts.setHgap(26);
     VBox results = new VBox(8, words, facts, picture);

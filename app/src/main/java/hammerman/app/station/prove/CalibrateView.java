@@ -227,24 +227,21 @@ final class CalibrateView extends StackPane {
       return;
     }
     which.setText(
-        Figures.unbroken(
-            told.runs().size() > 1
-                ? "From %d logs of the same pack and wire: %s."
-                    .formatted(
-                        told.runs().size(),
-                        told.runs().stream()
-                            .map(r -> "“%s”".formatted(r.run().value().name()))
-                            .collect(Collectors.joining(", ")))
-                : "From “%s”: %s samples over %s of the charge. %s before, %s with both scales, root mean square.%s"
-                    .formatted(
-                        l.row().run().value().name(),
-                        Figures.number(c.samples()),
-                        Figures.of(c.used(), Unit.PERCENT, 0),
-                        Figures.of(c.before(), Unit.VOLT, 3),
-                        Figures.of(c.rms(), Unit.VOLT, 3),
-                        together.isSelected()
-                            ? " No other log is of the same pack and wire."
-                            : "")));
+        told.runs().size() > 1
+            ? "From %d logs of the same pack and wire: %s."
+                .formatted(
+                    told.runs().size(),
+                    told.runs().stream()
+                        .map(r -> "“%s”".formatted(r.run().value().name()))
+                        .collect(Collectors.joining(", ")))
+            : "From “%s”: %s samples over %s of the charge. %s before, %s with both scales, root mean square.%s"
+                .formatted(
+                    l.row().run().value().name(),
+                    Figures.number(c.samples()),
+                    Figures.of(c.used(), Unit.PERCENT, 0),
+                    Figures.of(c.before(), Unit.VOLT, 3),
+                    Figures.of(c.rms(), Unit.VOLT, 3),
+                    together.isSelected() ? " No other log is of the same pack and wire." : ""));
     scales.setText(
         "Times the design's, 95 %% certain: resistance %s, capacity %s."
             .formatted(words(told.resistance()), words(told.capacity())));

@@ -178,14 +178,9 @@ final class CompareView extends StackPane {
   }
 
   private void show(Comparisons all, List<Comparison.Entry> runs) {
-    conclusion.setText(Figures.unbroken(all.conclusion()));
+    conclusion.setText(all.conclusion());
     next.setText(
-        Figures.unbroken(
-            all.each().stream()
-                .map(Comparison::next)
-                .filter(n -> !n.isEmpty())
-                .findFirst()
-                .orElse("")));
+        all.each().stream().map(Comparison::next).filter(n -> !n.isEmpty()).findFirst().orElse(""));
     conditions.setText(lines(all, c -> c.raw().conditions(), "", "none that was written down"));
     worked.setText(lines(all, Comparison::worked, "Worked out by the engine and taken off: ", ""));
     differ.setText(lines(all, c -> c.remaining().results(), "More apart than scatter: ", ""));

@@ -163,7 +163,7 @@ final class HealthView extends StackPane {
     }
     Shown s = state.shown();
     List<Fade.Point> points = points(s, f.design().pack(), state.fitsProperty().get());
-    drift.setText(Figures.unbroken(Drift.of(checkUps(s)).words()));
+    drift.setText(Drift.of(checkUps(s)).words());
     remind(s, f);
     working.submit(
         () -> new Worked(f.life(), Fade.of(f.life(), Lifetime.fits(f), points)),
@@ -172,13 +172,13 @@ final class HealthView extends StackPane {
   }
 
   private void show(Worked w) {
-    verdict.setText(Figures.unbroken(w.fade().verdict()));
+    verdict.setText(w.fade().verdict());
     String worn =
         w.fade().worn().isPresent()
             ? "Worn out after about %s years. "
                 .formatted(Figures.of(w.fade().worn().getAsDouble(), Unit.ONE, 1))
             : "Not worn out within the forecast's years. ";
-    until.setText(Figures.unbroken(worn + fits(w.fade()) + resistance()));
+    until.setText(worn + fits(w.fade()) + resistance());
     picture.show(w.life(), w.fade());
   }
 
@@ -319,9 +319,8 @@ final class HealthView extends StackPane {
     }
     Pack pack = f.design().pack();
     charge.setText(
-        Figures.unbroken(
-            RestCharge.of(pack.cell(), volts / pack.series(), METER).words()
-                + " After some hours at rest, at room temperature."));
+        RestCharge.of(pack.cell(), volts / pack.series(), METER).words()
+            + " After some hours at rest, at room temperature.");
   }
 
   private void remind(Shown s, Forecast f) {
@@ -349,7 +348,7 @@ final class HealthView extends StackPane {
           .append(r.words())
           .append('.');
     }
-    reminders.setText(Figures.unbroken(text.toString()));
+    reminders.setText(text.toString());
   }
 
   private void save() {

@@ -241,16 +241,15 @@ final class RotaView extends StackPane {
       Rota.Question q = new Rota.Question(runs, charges, chargers, day);
       Rota r = Rota.fewest(q);
       answer.setText(
-          Figures.unbroken(
-              "%d %s and %d %s work %s through, in %s of up to %s."
-                  .formatted(
-                      r.batteries(),
-                      r.batteries() == 1 ? "battery" : "batteries",
-                      chargers,
-                      chargers == 1 ? "charger" : "chargers",
-                      Figures.duration(day),
-                      r.shifts().size() == 1 ? "one shift" : r.shifts().size() + " shifts",
-                      Figures.duration(runs))));
+          "%d %s and %d %s work %s through, in %s of up to %s."
+              .formatted(
+                  r.batteries(),
+                  r.batteries() == 1 ? "battery" : "batteries",
+                  chargers,
+                  chargers == 1 ? "charger" : "chargers",
+                  Figures.duration(day),
+                  r.shifts().size() == 1 ? "one shift" : r.shifts().size() + " shifts",
+                  Figures.duration(runs)));
       picture.show(r);
     } catch (InvalidValue e) {
       answer.setText(String.valueOf(e.getMessage()));

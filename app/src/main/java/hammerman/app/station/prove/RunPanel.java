@@ -297,15 +297,14 @@ final class RunPanel extends VBox {
             : " Lowest %s, forecast %s."
                 .formatted(Figures.of(measured, Unit.VOLT, 1), Figures.of(forecast, Unit.VOLT, 1));
     against.setText(
-        Figures.unbroken(
-            "The log lies %s from the forecast of the same load, root mean square.%s%s"
-                .formatted(
-                    Figures.of(rms, Unit.VOLT, 2),
-                    lowest,
-                    l.replay().fromRest()
-                        ? " It began at rest, %s full."
-                            .formatted(Figures.of(l.replay().startSoc(), Unit.PERCENT, 0))
-                        : " It did not begin at rest, so its charge at the start is a guess.")));
+        "The log lies %s from the forecast of the same load, root mean square.%s%s"
+            .formatted(
+                Figures.of(rms, Unit.VOLT, 2),
+                lowest,
+                l.replay().fromRest()
+                    ? " It began at rest, %s full."
+                        .formatted(Figures.of(l.replay().startSoc(), Unit.PERCENT, 0))
+                    : " It did not begin at rest, so its charge at the start is a guess."));
   }
 
   private void strike() {

@@ -4,6 +4,7 @@ import hammerman.app.control.Beside;
 import hammerman.app.control.Column;
 import hammerman.app.control.FileAsk;
 import hammerman.app.control.RecordTable;
+import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.project.Shipped;
 import hammerman.record.Measured;
@@ -58,7 +59,7 @@ final class CellsView extends StackPane {
   private final ImportPanel importing;
   private final VBox empty;
   private final VBox list;
-  private final Label count = new Label();
+  private final Words count = new Words("fact-name", "cells-count");
 
   CellsView(Bench bench, SortState state) {
     this.bench = bench;
@@ -69,10 +70,6 @@ final class CellsView extends StackPane {
     table.onPaste(this::paste).keyed(e -> e.cell().id());
     table.setMinHeight(200);
     table.setPrefWidth(640);
-    count.setId("cells-count");
-    count.getStyleClass().add("fact-name");
-    count.setMinHeight(USE_PREF_SIZE);
-    count.setWrapText(true);
     list = new VBox(6, new Beside(wide(table), scrolled(panel)), count);
     VBox.setVgrow(list.getChildren().getFirst(), Priority.ALWAYS);
     empty = empty();

@@ -6,6 +6,7 @@ import hammerman.app.control.FileAsk;
 import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
@@ -38,7 +39,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -52,8 +52,8 @@ final class GroupsView extends StackPane {
   private final Latest matching = new Latest("matching");
   private final Latest costing = new Latest("match cost");
   private final GroupsPicture picture = new GroupsPicture();
-  private final Label words = new Label();
-  private final Label cost = new Label();
+  private final Words words = new Words("answer", "groups-words");
+  private final Words cost = new Words("fact-name", "match-cost");
   private final Button take = new Button("Take these cells into the design");
   private final RecordTable<Row> table =
       new RecordTable<Row>(
@@ -126,14 +126,6 @@ final class GroupsView extends StackPane {
             cool -> cool ? "in the cooler places" : "anywhere in their group",
             p -> p.sortPlan().coolest(),
             (p, v) -> with(p, s -> s.withCoolest(v)));
-    words.setId("groups-words");
-    words.getStyleClass().add("answer");
-    cost.setId("match-cost");
-    cost.getStyleClass().add("fact-name");
-    for (Label l : List.of(words, cost)) {
-      l.setWrapText(true);
-      l.setMinHeight(USE_PREF_SIZE);
-    }
     take.setId("take-groups");
     take.getStyleClass().add("act");
     take.setMinWidth(USE_PREF_SIZE);

@@ -42,7 +42,7 @@ final class ImportPanel extends VBox {
   private final Label source = new Label();
   private final Words complaint = new Words("complaint", "import-complaint");
   private final FlowPane columns = new FlowPane(14, 4);
-  private final Label found = new Label();
+  private final Words found = new Words("answer", "import-found");
   private final Map<Column, Choice> choices = new EnumMap<>(Column.class);
   private @Nullable TableFile table;
 
@@ -60,10 +60,6 @@ final class ImportPanel extends VBox {
     getStyleClass().add("empty-card");
     source.setId("import-source");
     source.getStyleClass().add("section-title");
-    found.setId("import-found");
-    found.getStyleClass().add("answer");
-    found.setWrapText(true);
-    found.setMinHeight(USE_PREF_SIZE);
     Button take = new Button("Take them in");
     take.setId("take-cells");
     take.getStyleClass().add("act");
@@ -217,13 +213,12 @@ final class ImportPanel extends VBox {
     if (read != null) {
       List<MeasuredCell> cells = read.cells();
       found.setText(
-          Figures.unbroken(
-              "%s%s; the first is %s.%s"
-                  .formatted(
-                      counted(read),
-                      middle(cells),
-                      cells.isEmpty() ? "none" : cells.getFirst().label(),
-                      repeated(read))));
+          "%s%s; the first is %s.%s"
+              .formatted(
+                  counted(read),
+                  middle(cells),
+                  cells.isEmpty() ? "none" : cells.getFirst().label(),
+                  repeated(read)));
     }
   }
 

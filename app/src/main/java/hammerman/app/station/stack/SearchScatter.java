@@ -7,7 +7,6 @@ import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.pack.Pack;
 import hammerman.search.Candidate;
-import hammerman.search.Search;
 import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -29,9 +28,13 @@ final class SearchScatter extends Picture {
     super("Stacks that serve the duty, by mass and life");
   }
 
-  void show(Search search) {
-    candidates = search.candidates();
-    knee = search.knee().orElse(null);
+  /**
+   * @param ranked best first; the first are named
+   * @param trade beyond which each year costs more mass, if there is one
+   */
+  void show(List<Candidate> ranked, @Nullable Candidate trade) {
+    candidates = ranked;
+    knee = trade;
     redraw();
   }
 

@@ -11,11 +11,11 @@ import hammerman.search.Candidate;
 import hammerman.search.Search;
 import hammerman.search.Weights;
 import java.util.Comparator;
+import java.util.List;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.geometry.VPos;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -32,7 +32,7 @@ final class SearchView extends VBox {
   private final Foremost foremost;
   private final RecordTable<Candidate> table;
   private final Words whole = new Words("fact-name", "search-whole");
-  private final Label words = new Label();
+  private final Words words = new Words("answer", "search-found");
   private final ProgressBar progress = new ProgressBar(0);
   private final Button cancel = new Button("Cancel");
   private final SearchScatter scatter = new SearchScatter();
@@ -63,10 +63,6 @@ final class SearchView extends VBox {
     top.getChildren().addAll(wishes.nodes());
     top.getChildren().addAll(progress, cancel);
     top.setRowValignment(VPos.CENTER);
-    words.getStyleClass().add("answer");
-    words.setId("search-found");
-    words.setWrapText(true);
-    words.setMinHeight(USE_PREF_SIZE);
     Button make = new Button("Make it a variant");
     make.setId("make-variant");
     make.getStyleClass().addAll("plain", "small");
@@ -87,7 +83,6 @@ final class SearchView extends VBox {
     scatter.setMinHeight(120);
     scatter.setPrefHeight(190);
     HBox.setHgrow(words, Priority.ALWAYS);
-    words.setMaxWidth(Double.MAX_VALUE);
     HBox said = new HBox(12, words, make);
     said.setStyle("-fx-alignment: center-left;");
     getChildren().addAll(top, said, table, whole, scatter);
@@ -107,12 +102,14 @@ final class SearchView extends VBox {
   }
 
   private void list(Search search) {
-    table.show(
+    List<Candidate> ranked =
         search.candidates().stream()
             .sorted(
                 Comparator.<Candidate, Boolean>comparing(foremost::isRuledOut)
                     .thenComparingDouble(Candidate::score))
-            .toList());
+            .toList();
+    table.show(ranked);
+    scatter.show(ranked, search.knee().orElse(null));
   }
 
   /** Searches for a design's duty, unless that was just done; the list grows while it runs. */
@@ -191,7 +188,6 @@ final class SearchView extends VBox {
     if (!searching.busyProperty().get()) {
       foremost.equip(search);
     }
-    scatter.show(search);
     found.accept(search);
   }
 
