@@ -14,7 +14,13 @@ import hammerman.app.station.StationView;
 import hammerman.app.theme.Theme;
 import hammerman.finding.Finding;
 import hammerman.finding.Station;
+import hammerman.store.OwnStore;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -49,6 +55,7 @@ final class Desk {
   final Session session;
   final Frame frame;
   final Stage stage;
+  final Ahead clock = new Ahead();
   final FxRobot robot = new FxRobot();
   final FileAsk files = mock(FileAsk.class);
 
@@ -70,12 +77,37 @@ final class Desk {
     keys(KeyCode.ENTER);
   }
 
+  /** A clock that goes on when it is told to, beside going by itself. */
+  static final class Ahead extends Clock {
+    private volatile Duration ahead = Duration.ZERO;
+
+    /** Lets time pass. */
+    void by(Duration time) {
+      ahead = ahead.plus(time);
+    }
+
+    @Override
+    public Instant instant() {
+      return Instant.now().plus(ahead);
+    }
+
+    @Override
+    public ZoneId getZone() {
+      return ZoneOffset.UTC;
+    }
+
+    @Override
+    public Clock withZone(ZoneId zone) {
+      throw new UnsupportedOperationException("it is asked for moments only");
+    }
+  }
+
   private Desk(Stage stage, Path home) {
     when(files.open(any(), any())).thenReturn(Optional.empty());
     when(files.save(any(), any(), any())).thenReturn(Optional.empty());
     this.stage = stage;
     Theme.loadFonts();
-    workshop = Workshop.open(home);
+    workshop = new Workshop(OwnStore.open(home, clock.instant()), home, clock);
     session = workshop.session();
     frame = new Frame(workshop, files);
     frame.setTheme(Theme.DAY);

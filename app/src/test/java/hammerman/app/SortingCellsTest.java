@@ -17,6 +17,7 @@ import java.net.BindException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -314,6 +315,33 @@ class SortingCellsTest extends AtTheDesk {
     assertThat(desk.session.project().sortPlan().direct())
         .as("the resistance that the tester measures is the one that counts")
         .isTrue();
+  }
+
+  @Test
+  void baysLeftForDaysAreLateAndOneTypesWhatTheTesterShows() {
+    speaker();
+    desk.type("#new-labels", "E1 to E6");
+    desk.until(() -> rows("#cells") == 6);
+    desk.type("#cells-filter", "E6");
+    desk.view(Station.SORT, "tester");
+    desk.press("#load-bays");
+    desk.until(() -> desk.text("#schedule-answer").startsWith("2 cells to load and 4 in"));
+    assertThat(desk.text("#schedule-answer")).doesNotContain("Late");
+    Desk.fx(
+        () -> {
+          desk.clock.by(Duration.ofDays(3));
+          return null;
+        });
+    desk.view(Station.SORT, "tester");
+    assertThat(desk.text("#schedule-answer"))
+        .contains("Late: bays 1, 2, 3 and 4 have been done since before");
+    desk.press("#type-capacity-2");
+    assertThat(Desk.fx(() -> desk.stage.getScene().getFocusOwner().getId()))
+        .isEqualTo("measure-capacity");
+    desk.type("#measure-capacity", "2010");
+    said("Capacity of E2 kept; its bay is free again");
+    desk.view(Station.SORT, "tester");
+    assertThat(desk.text("#schedule-answer")).contains("3 in the bays").contains("bays 1, 3 and 4");
   }
 
   /** A tester of its own, in the first bay of which lies another cell than is said. */

@@ -271,8 +271,11 @@ public final class RecordTable<T> extends VBox {
     table.refresh();
   }
 
-  /** Chooses a row and brings it into view. */
+  /** Chooses a row and brings it into view; a filter that hides it is cleared. */
   public void choose(T row) {
+    if (!seen.contains(row)) {
+      filter.clear();
+    }
     if (row.equals(chosen.get())) {
       return;
     }
