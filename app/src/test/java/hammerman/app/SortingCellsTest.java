@@ -338,6 +338,7 @@ class SortingCellsTest extends AtTheDesk {
     desk.press("#type-capacity-2");
     assertThat(Desk.fx(() -> desk.stage.getScene().getFocusOwner().getId()))
         .isEqualTo("measure-capacity");
+    assertThat(rows("#cells")).as("the filter does not hide it").isEqualTo(6);
     desk.type("#measure-capacity", "2010");
     said("Capacity of E2 kept; its bay is free again");
     desk.view(Station.SORT, "tester");
