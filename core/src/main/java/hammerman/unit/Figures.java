@@ -136,6 +136,14 @@ public final class Figures {
     return minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + minutes % 60 + " min");
   }
 
+  /** Returns a power lost as heat, W; less than a tenth of a watt is not told closer. */
+  public static String heat(double watts) {
+    if (watts < 0.1) {
+      return "under 0.1 W";
+    }
+    return watts < 1 ? of(watts, Unit.WATT, 2) : of(watts, Unit.WATT);
+  }
+
   private static String withUnit(String number, Unit unit) {
     return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
   }

@@ -77,4 +77,11 @@ class FiguresTest {
     assertThat(Figures.scatter(300, 2.04, Unit.CELSIUS)).isEqualTo("± 2.1 °C");
     assertThat(Figures.scatter(0, 0.3, Unit.VOLT)).isEqualTo("± 1 V");
   }
+
+  @Test
+  void lostHeatIsNotToldToTheMilliwatt() {
+    assertThat(Figures.heat(0.0417)).isEqualTo("under 0.1 W");
+    assertThat(Figures.heat(0.2894)).isEqualTo("0.29 W");
+    assertThat(Figures.heat(8.912)).isEqualTo("8.91 W");
+  }
 }

@@ -192,6 +192,6 @@ final class GroupsPanel extends VBox {
         Integer.toString(s.grouping().fewestStrips(p, s.layout().plan().joining())),
         Figures.of(s.grouping().meanStretch(p), Unit.MILLIMETRE, 0),
         Figures.of(n.worstShare(s.grouping()), Unit.PERCENT, 0),
-        Figures.of(n.heat(), Unit.WATT));
+        Figures.heat(n.heat()));
   }
 }

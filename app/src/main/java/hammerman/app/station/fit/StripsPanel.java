@@ -168,7 +168,7 @@ final class StripsPanel extends VBox {
             capital(StripRemedy.plate(p, series)),
             p % 2 == 1 ? "upper" : "lower",
             Figures.of(most, Unit.PERCENT, 0),
-            Figures.of(heat, Unit.WATT));
+            Figures.heat(heat));
   }
 
   private static String capital(String words) {
@@ -195,7 +195,7 @@ final class StripsPanel extends VBox {
         List.of(
             "Density, A/mm²", Figures.compact(density / 1e6), Figures.compact(density * by / 1e6)),
         List.of("Of what it carries", Figures.of(load, Unit.PERCENT, 0), ""),
-        List.of("Strips lose", Figures.of(n.heat(), Unit.WATT), Figures.of(peak.heat(), Unit.WATT)),
+        List.of("Strips lose", Figures.heat(n.heat()), Figures.heat(peak.heat())),
         List.of("Strips add", Figures.of(n.extraResistance(), Unit.MILLIOHM), ""),
         List.of("Most of an equal share", Figures.of(share, Unit.PERCENT, 0), ""));
   }
@@ -212,7 +212,7 @@ final class StripsPanel extends VBox {
                             m.what(),
                             Figures.of(m.load(), Unit.PERCENT, 0),
                             Figures.of(m.share(), Unit.PERCENT, 0),
-                            Figures.of(m.loss(), Unit.WATT)),
+                            Figures.heat(m.loss())),
                         "Take",
                         () -> state.session().editDesign(m.what(), Station.FIT, d -> take(d, m))))
             .toList());

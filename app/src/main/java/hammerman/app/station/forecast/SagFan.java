@@ -12,6 +12,7 @@ import hammerman.guard.Bms;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -92,7 +93,9 @@ final class SagFan extends PictureOf<Chain> {
     double lowest = Math.min(cutOut, path.voltage(most, 0.1, cold, Path.Settling.SETTLED));
     double span = path.openCircuit(1) - lowest;
     Scale x = new Scale(0, most, SIDE, width - SIDE);
-    Scale y = new Scale(lowest - 0.06 * span, path.openCircuit(1) + 0.06 * span, height - 26, 26);
+    Scale y =
+        new Scale(
+            Math.max(0, lowest - 0.06 * span), path.openCircuit(1) + 0.06 * span, height - 26, 26);
     Plot plot =
         new Plot(pen, x, y)
             .vertical("Voltage at the machine at " + Figures.of(cold, Unit.CELSIUS, 0) + ", V")
@@ -142,11 +145,15 @@ final class SagFan extends PictureOf<Chain> {
         ys[Path.Settling.SETTLED.ordinal()],
         ys[Path.Settling.OHMIC.ordinal()]);
     plot.clearCurve(Role.COOL, 1.5, xs, ys[Path.Settling.TEN_SECONDS.ordinal()]);
-    pen.words(
-        Role.COOL,
-        Pen.TEXT,
-        x.to() + 5,
-        y.at(ys[Path.Settling.TEN_SECONDS.ordinal()][POINTS - 1]),
-        Figures.of(soc, Unit.PERCENT, 0));
+    double[] after = ys[Path.Settling.TEN_SECONDS.ordinal()];
+    String name = Figures.of(soc, Unit.PERCENT, 0);
+    int last = (int) Arrays.stream(after).takeWhile(v -> v > 0).count() - 1;
+    if (last == POINTS - 1) {
+      pen.words(Role.COOL, Pen.TEXT, x.to() + 5, y.at(after[last]), name);
+    } else {
+      // Nothing is left of the voltage farther on: the name stands where the line still does.
+      int middle = Math.max(0, last / 2);
+      pen.tag(Role.COOL, Pen.TEXT, x.at(xs[middle]), y.at(after[middle]), name);
+    }
   }
 }

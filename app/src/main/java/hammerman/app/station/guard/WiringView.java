@@ -74,7 +74,7 @@ final class WiringView extends VBox {
               r.wire().text(),
               Figures.of(r.length(), Unit.METRE, 2),
               Figures.of(r.drop(), Unit.MILLIVOLT, 0),
-              r.heat() < 0.1 ? "under 0.1 W" : Figures.of(r.heat(), Unit.WATT, 1)));
+              Figures.heat(r.heat())));
     }
     cuts.show(rows);
     StringBuilder words = new StringBuilder("Buy: ");
