@@ -98,10 +98,10 @@ class FittingTest extends AtTheDesk {
     desk.until(() -> desk.text("#answer").startsWith("10S4P fits"));
     assertThat(layout().arrangement().attempted().orElseThrow().group()).isEqualTo(before);
     desk.view(Station.FIT, "strips");
-    desk.until(() -> loss() > 0);
-    double loss = loss();
+    desk.until(() -> added() > 0);
+    double nickel = added();
     desk.type("#strip-everywhere", "0.3x10 copper");
-    desk.until(() -> loss() < loss / 3);
+    desk.until(() -> added() < nickel / 3);
     desk.view(Station.FIT, "cut");
     Path svg = home.resolve("triangle.svg");
     desk.lay(svg);
@@ -327,19 +327,19 @@ class FittingTest extends AtTheDesk {
   @Test
   void betterStripAndABarLoseLess() {
     fit("strips");
-    desk.until(() -> loss() > 0);
-    double asBuilt = loss();
+    desk.until(() -> added() > 0);
+    double asBuilt = added();
     desk.choose("#leads-from", TakeOff.ONE_CELL);
-    desk.until(() -> loss() > asBuilt);
-    double before = loss();
+    desk.until(() -> added() > asBuilt);
+    double before = added();
     desk.type("#strip-everywhere", "3 x 0.15 x 8");
-    desk.until(() -> loss() < before / 1.5);
-    double three = loss();
+    desk.until(() -> added() < before / 1.5);
+    double three = added();
     desk.choose("#leads-from", TakeOff.WHOLE_GROUP);
-    desk.until(() -> loss() < three);
-    double bar = loss();
+    desk.until(() -> added() < three);
+    double bar = added();
     desk.choose("#terminals", Joint.SCREWED);
-    desk.until(() -> loss() < bar);
+    desk.until(() -> added() < bar);
     desk.type("#strip-everywhere", "gold leaf");
     assertThat(desk.text("#strip-everywhere")).isEqualTo("gold leaf");
     assertThat(desk.session.project().variant().pack().strip().layers()).isEqualTo(3);
@@ -373,9 +373,10 @@ class FittingTest extends AtTheDesk {
     desk.until(() -> desk.judgements().contains("strip.current"));
   }
 
-  private double loss() {
-    String watts = fact("#fit-facts", "Strips lose");
-    return Double.parseDouble(watts.replace(" W", ""));
+  /** The resistance that the strips add to the cells', mΩ. */
+  private double added() {
+    String milliohms = fact("#fit-facts", "Strips add");
+    return Double.parseDouble(milliohms.replace(" mΩ", ""));
   }
 
   @Test
