@@ -1,11 +1,9 @@
 package hammerman.app.control;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -57,10 +55,9 @@ public final class RecordTable<T> extends VBox {
   private final List<Column<T>> columns;
   private final TableView<T> table = new TableView<>();
   private final TextField filter = new TextField();
-  private final RowFilter<T> found;
+  private final ReadyRows<T> rows;
   private final Label nothing = new Label();
   private final String empty;
-  private List<T> rows = List.of();
 
   /**
    * The rows that pass the filter, in the order of the heads; changed as a whole, which is quick.
@@ -84,7 +81,7 @@ public final class RecordTable<T> extends VBox {
   public RecordTable(String id, String name, String empty, List<Column<T>> columns) {
     super(4);
     this.columns = List.copyOf(columns);
-    found = new RowFilter<>(this.columns);
+    rows = new ReadyRows<>(this.columns);
     filter.setId(id + "-filter");
     filter.setPromptText("Filter by words");
     filter.setAccessibleText("Filter " + name);
@@ -169,7 +166,7 @@ public final class RecordTable<T> extends VBox {
   /** Lets the filter find words that stand in no column. */
   public RecordTable<T> alsoFiltered(String prompt, Function<T, String> words) {
     filter.setPromptText(prompt);
-    found.alsoIn(words);
+    rows.alsoIn(words);
     return this;
   }
 
@@ -194,16 +191,14 @@ public final class RecordTable<T> extends VBox {
 
   /** Shows rows; the one chosen stays so if it is still there. */
   public void show(List<T> all) {
-    if (rows.equals(all)) {
+    if (rows.all().equals(all)) {
       return;
     }
-    found.forget();
     TablePosition<T, ?> typed = table.getEditingCell();
     String text =
         typed != null && table.lookup("#cell-typing") instanceof TextField f ? f.getText() : "";
-    rows = List.copyOf(all);
+    rows.take(all);
     fill();
-    found.ready(rows);
     if (typed != null) {
       Platform.runLater(() -> typeOn(typed, text));
     }
@@ -223,10 +218,8 @@ public final class RecordTable<T> extends VBox {
 
   /** Puts the rows that pass the filter into the table; the one chosen stays so if it is there. */
   private void fill() {
-    Comparator<T> order = order();
-    Stream<T> passed = rows.stream().filter(found.passing(filter.getText()));
-    List<T> now = (order == null ? passed : passed.sorted(order)).toList();
-    nothing.setText(rows.isEmpty() ? empty : NONE_PASSES);
+    List<T> now = rows.passing(filter.getText(), heads());
+    nothing.setText(rows.all().isEmpty() ? empty : NONE_PASSES);
     T was = chosen.get();
     filling = true;
     if (table.getEditingCell() != null && sameRows(now)) {
@@ -267,7 +260,7 @@ public final class RecordTable<T> extends VBox {
 
   /** Writes the rows anew, when what they say has changed though they are the same. */
   public void refresh() {
-    found.forget();
+    rows.forget();
     table.refresh();
   }
 
@@ -345,16 +338,15 @@ public final class RecordTable<T> extends VBox {
     return column;
   }
 
-  private @Nullable Comparator<T> order() {
-    Comparator<T> order = null;
-    for (TableColumn<T, ?> by : table.getSortOrder()) {
-      int ticks = table.getColumns().size() - columns.size();
-      Comparator<T> next = columns.get(table.getColumns().indexOf(by) - ticks).order();
-      Comparator<T> turned =
-          by.getSortType() == TableColumn.SortType.DESCENDING ? next.reversed() : next;
-      order = order == null ? turned : order.thenComparing(turned);
-    }
-    return order;
+  private List<ReadyRows.Head> heads() {
+    int ticks = table.getColumns().size() - columns.size();
+    return table.getSortOrder().stream()
+        .map(
+            by ->
+                new ReadyRows.Head(
+                    table.getColumns().indexOf(by) - ticks,
+                    by.getSortType() == TableColumn.SortType.DESCENDING))
+        .toList();
   }
 
   private void key(KeyEvent e) {

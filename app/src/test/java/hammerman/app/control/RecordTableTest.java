@@ -86,6 +86,26 @@ class RecordTableTest {
   }
 
   @Test
+  void twoHeadsSortTogetherAndNewRowsComeInTheirOrder() {
+    fx(
+        () -> {
+          RecordTable<Cell> table = table();
+          table.show(List.of(new Cell("a", 2), new Cell("c", 1), new Cell("b", 2)));
+          TableView<Cell> view = inner(table);
+          TableColumn<Cell, ?> label = view.getColumns().get(0);
+          label.setSortType(TableColumn.SortType.DESCENDING);
+          view.getSortOrder().add(view.getColumns().get(1));
+          view.getSortOrder().add(label);
+          assertThat(view.getItems()).extracting(Cell::label).containsExactly("c", "b", "a");
+          table.show(List.of(new Cell("a", 2), new Cell("d", 2), new Cell("c", 3)));
+          assertThat(view.getItems()).extracting(Cell::label).containsExactly("d", "a", "c");
+          ((TextField) table.lookup("#cells-filter")).setText("2.00");
+          assertThat(view.getItems()).extracting(Cell::label).containsExactly("d", "a");
+          return null;
+        });
+  }
+
+  @Test
   void wordsFilterAndTheChosenRowStaysChosenWhenRowsComeAnew() {
     fx(
         () -> {

@@ -9,6 +9,7 @@ import hammerman.app.station.Bench;
 import hammerman.project.Shipped;
 import hammerman.record.Measured;
 import hammerman.sort.CellState;
+import hammerman.sort.LabelOrder;
 import hammerman.sort.MeasuredCell;
 import hammerman.sort.Sorting.Entry;
 import hammerman.sort.StockTable;
@@ -45,7 +46,7 @@ final class CellsView extends StackPane {
           "No cell yet. Import a table, paste one from a spreadsheet, or add labels.",
           List.of(
               Column.<Entry>words("Label", 78, e -> e.cell().label())
-                  .ordered(Comparator.comparing(e -> sortable(e.cell().label()))),
+                  .ordered(Comparator.comparing(e -> e.cell().label(), LabelOrder.COUNTED)),
               Column.words("State", 84, Entry::words).styled(CellsView::style),
               figures("mAh", 62, Unit.MILLIAMPERE_HOUR, 0, MeasuredCell::capacity)
                   .typed((e, text) -> type(e, Measured.CAPACITY, Unit.MILLIAMPERE_HOUR, text)),
@@ -236,23 +237,6 @@ final class CellsView extends StackPane {
                 ? "–"
                 : Figures.fixed(unit.fromCore(value.applyAsDouble(e)), decimals),
         Comparator.comparingDouble(value));
-  }
-
-  /** Labels in the order in which people count: A2 before A10. */
-  private static String sortable(String label) {
-    StringBuilder out = new StringBuilder();
-    StringBuilder digits = new StringBuilder();
-    for (char c : (label + " ").toCharArray()) {
-      if (Character.isDigit(c)) {
-        digits.append(c);
-      } else {
-        out.append("0".repeat(Math.max(0, digits.length() == 0 ? 0 : 12 - digits.length())));
-        out.append(digits);
-        digits.setLength(0);
-        out.append(c);
-      }
-    }
-    return out.toString();
   }
 
   private static String style(Entry e) {
