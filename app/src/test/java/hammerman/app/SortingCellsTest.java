@@ -343,6 +343,9 @@ class SortingCellsTest extends AtTheDesk {
     said("Capacity of E2 kept; its bay is free again");
     desk.view(Station.SORT, "tester");
     assertThat(desk.text("#schedule-answer")).contains("3 in the bays").contains("bays 1, 3 and 4");
+    assertThat(desk.text("#bay-2 .fact-name")).isEqualTo("free, last E2: 2010 mAh");
+    desk.press("#break-off-3");
+    desk.until(() -> desk.text("#bay-3 .fact-name").equals("free, last E3, broken off"));
   }
 
   /** A tester of its own, in the first bay of which lies another cell than is said. */

@@ -23,15 +23,16 @@ import org.jspecify.annotations.Nullable;
  * the voltage that a tester reads before its test is the second of such a pair.
  *
  * @param cells in the order they came
+ * @param ended the last test that ended in each bay, by its number
  */
-public record Stock(List<Cell> cells) {
+public record Stock(List<Cell> cells, Map<Integer, Fact<BayTest>> ended) {
   /** Rest voltages less far apart tell nothing of self-discharge, days. */
   static final int LEAST_DAYS = 3;
 
   private static final Duration LEAST = Duration.ofDays(LEAST_DAYS);
 
   /** A stock of none. */
-  public static final Stock NONE = new Stock(List.of());
+  public static final Stock NONE = new Stock(List.of(), Map.of());
 
   /**
    * A cell of the inventory.
@@ -62,6 +63,7 @@ public record Stock(List<Cell> cells) {
 
   public Stock {
     cells = List.copyOf(cells);
+    ended = Map.copyOf(ended);
   }
 
   /**
@@ -88,9 +90,15 @@ public record Stock(List<Cell> cells) {
     Map<Long, Fact<Aside>> put = new HashMap<>();
     asides.stream().filter(Fact::counts).forEach(a -> put.put(a.value().cell(), a));
     Map<Long, Fact<BayTest>> running = new HashMap<>();
-    tests.stream()
-        .filter(t -> t.value().isRunning())
-        .forEach(t -> running.put(t.value().cell(), t));
+    Map<Integer, Fact<BayTest>> ended = new HashMap<>();
+    for (Fact<BayTest> t : tests) {
+      BayTest test = t.value();
+      if (test.isRunning()) {
+        running.put(test.cell(), t);
+      } else if (t.counts()) {
+        ended.put(test.bay(), t);
+      }
+    }
     History none = new History();
     List<Cell> all = new ArrayList<>(cells.size());
     for (Fact<InventoryCell> c : cells) {
@@ -106,7 +114,7 @@ public record Stock(List<Cell> cells) {
               h.volts.isEmpty() ? null : h.volts.getLast(),
               h.count));
     }
-    return new Stock(all);
+    return new Stock(all, ended);
   }
 
   /** What was measured of one cell, by quantity, the last being in force. */

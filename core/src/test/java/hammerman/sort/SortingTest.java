@@ -9,6 +9,7 @@ import hammerman.record.InventoryCell;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
@@ -43,7 +44,7 @@ class SortingTest {
   }
 
   private static Sorting sort(List<Stock.Cell> cells, SortPlan plan, @Nullable MatchedCells in) {
-    return Sorting.of(new Stock(cells), plan, 2.2, in);
+    return Sorting.of(new Stock(cells, Map.of()), plan, 2.2, in);
   }
 
   @Test
@@ -121,7 +122,7 @@ class SortingTest {
   void aLimitSaysWhatItCostsAndWhatItGains() {
     SortPlan plan = SortPlan.USUAL.withRules(RejectRules.USUAL.withLeastCapacity(2.005));
     Sorting.LimitCost cost =
-        Sorting.limits(new Stock(cells()), plan, 2.2, null).stream()
+        Sorting.limits(new Stock(cells(), Map.of()), plan, 2.2, null).stream()
             .filter(c -> c.limit().equals("Least capacity"))
             .findFirst()
             .orElseThrow();

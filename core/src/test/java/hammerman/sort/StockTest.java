@@ -36,14 +36,16 @@ class StockTest {
   }
 
   private Stock.Cell cell(boolean direct) {
+    return stock(direct).cells().getFirst();
+  }
+
+  private Stock stock(boolean direct) {
     return Stock.of(
-            List.of(new Fact<>(1, NOON, InventoryCell.labelled("A1"), null)),
-            measured,
-            asides,
-            tests,
-            direct)
-        .cells()
-        .getFirst();
+        List.of(new Fact<>(1, NOON, InventoryCell.labelled("A1"), null)),
+        measured,
+        asides,
+        tests,
+        direct);
   }
 
   @Test
@@ -129,6 +131,20 @@ class StockTest {
         0, new Fact<>(1, NOON, new BayTest(1, 3, NOON, NOON, BayTest.Outcome.BROKEN_OFF), null));
     assertThat(cell(false).aside()).isNull();
     assertThat(cell(false).test()).isNull();
+  }
+
+  @Test
+  void eachBayKeepsWhichTestEndedInItLast() {
+    tests.add(new Fact<>(1, NOON, ended(3, BayTest.Outcome.MEASURED), null));
+    tests.add(new Fact<>(2, NOON, ended(3, BayTest.Outcome.BROKEN_OFF), null));
+    tests.add(new Fact<>(3, NOON, new BayTest(1, 3, NOON, null, null), null));
+    tests.add(new Fact<>(4, NOON, ended(2, BayTest.Outcome.MEASURED), null));
+    assertThat(stock(false).ended()).containsOnlyKeys(2, 3);
+    assertThat(stock(false).ended().get(3)).isEqualTo(tests.get(1));
+  }
+
+  private static BayTest ended(int bay, BayTest.Outcome outcome) {
+    return new BayTest(1, bay, NOON, NOON, outcome);
   }
 
   /** 30 cells that spread 3 % tell the mean of many within 1.1 %: (1.96 · 3 / 1.1)² = 28.6. */

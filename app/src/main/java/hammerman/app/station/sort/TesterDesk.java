@@ -20,17 +20,13 @@ import hammerman.tester.Hearing;
 import hammerman.tester.Hearing.Heard;
 import hammerman.tester.SimulatedTester;
 import hammerman.tester.TesterLine;
-import hammerman.unit.Figures;
-import hammerman.unit.Unit;
 import java.io.IOException;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -52,7 +48,6 @@ final class TesterDesk implements DeviceLink.Listener {
   private final Runnable changed;
   private final ReadOnlyStringWrapper standing =
       new ReadOnlyStringWrapper(this, "standing", "No tester is connected.");
-  private final Map<Integer, Ended> last = new HashMap<>();
   private Hearing hearing = new Hearing();
   private @Nullable DeviceLink link;
   private boolean wanted;
@@ -78,26 +73,6 @@ final class TesterDesk implements DeviceLink.Listener {
   /** Returns the latest reading of each running test. */
   Map<Long, TesterLine.Reading> readings() {
     return hearing.readings();
-  }
-
-  /** How a test ended, of the project that is kept in a file. */
-  private record Ended(@Nullable Path file, String words) {}
-
-  private @Nullable Path file() {
-    return state.session().keeper().keptProperty().get().file();
-  }
-
-  private void ended(int bay, String words) {
-    last.put(bay, new Ended(file(), words));
-  }
-
-  /**
-   * Returns how the last test of a bay ended since the program was started; empty if none of this
-   * project did.
-   */
-  String last(int bay) {
-    Ended e = last.get(bay);
-    return e != null && Objects.equals(e.file(), file()) ? e.words() : "";
   }
 
   /** Returns the running tests by their bays. */
@@ -347,13 +322,6 @@ final class TesterDesk implements DeviceLink.Listener {
             },
             ended -> {
               kept(d.test());
-              ended(
-                  d.bay(),
-                  "%s: %s, %s"
-                      .formatted(
-                          e.cell().label(),
-                          Figures.of(d.capacity(), Unit.MILLIAMPERE_HOUR, 0),
-                          Figures.of(d.resistance(), Unit.MILLIOHM)));
               state.say(
                   other
                       .map(
@@ -395,7 +363,6 @@ final class TesterDesk implements DeviceLink.Listener {
             },
             ended -> {
               kept(f.test());
-              ended(f.bay(), "%s failed: %s".formatted(e.cell().label(), f.why()));
               state.say(
                   "Bay %d failed with %s: %s.%s"
                       .formatted(

@@ -20,7 +20,6 @@ import hammerman.sort.SampleSize;
 import hammerman.sort.SortPlan;
 import hammerman.sort.Sorting;
 import hammerman.sort.Sorting.Entry;
-import hammerman.tester.TesterLine;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.io.IOException;
@@ -38,7 +37,6 @@ import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -291,68 +289,26 @@ final class TesterView extends StackPane {
   private void bays(BayPlan plan, ZonedDateTime now) {
     var running = desk.running();
     int most = Math.max(plan.bays(), running.keySet().stream().max(Integer::compare).orElse(0));
-    List<VBox> tiles = new ArrayList<>();
+    List<BayTile> tiles = new ArrayList<>();
     for (int bay = 1; bay <= most; bay++) {
-      tiles.add(tile(bay, running.get(bay), now));
+      Entry e = running.get(bay);
+      Fact<BayTest> test = e == null ? null : e.cell().test();
+      if (e == null || test == null) {
+        tiles.add(new BayTile(bay).free(state.shown().read().stock()));
+        continue;
+      }
+      ZonedDateTime due = local(test.value().due());
+      tiles.add(
+          new BayTile(bay)
+              .testing(
+                  e,
+                  desk.readings().get(TesterDesk.number(test.at(), bay)),
+                  WHEN.format(due),
+                  due.isBefore(now),
+                  type,
+                  () -> desk.breakOff(test)));
     }
     bays.getChildren().setAll(tiles);
-  }
-
-  private VBox tile(int bay, @Nullable Entry e, ZonedDateTime now) {
-    Label head = new Label("Bay " + bay);
-    head.getStyleClass().add("field-label");
-    VBox tile = new VBox(2, head);
-    tile.setId("bay-" + bay);
-    tile.getStyleClass().add("empty-card");
-    tile.setPrefWidth(132);
-    tile.setMinHeight(96);
-    tile.setAlignment(Pos.TOP_LEFT);
-    Fact<BayTest> test = e == null ? null : e.cell().test();
-    if (e == null || test == null) {
-      String last = desk.last(bay);
-      tile.getChildren().add(words(last.isEmpty() ? "free" : "free, last " + last, "fact-name"));
-      return tile;
-    }
-    tile.getChildren().add(words(e.cell().label(), "counts"));
-    TesterLine.Reading r = desk.readings().get(TesterDesk.number(test.at(), bay));
-    if (r != null) {
-      tile.getChildren()
-          .add(
-              words(
-                  "%s, %s, %s"
-                      .formatted(
-                          r.phase(),
-                          Figures.of(r.volts(), Unit.VOLT, 2),
-                          Figures.of(r.ampereHours(), Unit.MILLIAMPERE_HOUR, 0)),
-                  "fact-name"));
-    } else {
-      ZonedDateTime due = local(test.value().due());
-      boolean done = due.isBefore(now);
-      tile.getChildren()
-          .add(
-              done
-                  ? words("done since " + WHEN.format(due), "complaint")
-                  : words("done " + WHEN.format(due), "fact-name"));
-      if (done) {
-        tile.getChildren()
-            .add(
-                new PlainButton(
-                    "Type its capacity",
-                    "type-capacity-" + bay,
-                    () -> type.accept(e.cell().label())));
-      }
-    }
-    tile.getChildren()
-        .add(new PlainButton("Break off", "break-off-" + bay, () -> desk.breakOff(test)));
-    return tile;
-  }
-
-  private static Label words(String text, String style) {
-    Label label = new Label(Figures.unbroken(text));
-    label.getStyleClass().add(style);
-    label.setWrapText(true);
-    label.setMinHeight(USE_PREF_SIZE);
-    return label;
   }
 
   private void saveCalendar() {
