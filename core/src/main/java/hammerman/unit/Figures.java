@@ -10,6 +10,8 @@ import java.util.stream.Collectors;
 /** Writes figures: three significant digits by default, a real minus, a space before the unit. */
 public final class Figures {
   private static final MathContext THREE = new MathContext(3, RoundingMode.HALF_UP);
+  private static final Pattern NOTHING = Pattern.compile("-0(\\.0*)?");
+  private static final double[] TENS = {1, 10, 100, 1e3, 1e4, 1e5, 1e6};
 
   private Figures() {}
 
@@ -103,8 +105,25 @@ public final class Figures {
     if (!Double.isFinite(value)) {
       return number(value);
     }
+    double scaled = decimals < TENS.length ? Math.abs(value) * TENS[decimals] : Double.NaN;
+    double whole = Math.floor(scaled);
+    if (scaled < 1e12 && Math.abs(scaled - whole - 0.5) > 1e-3) {
+      return pointed(value < 0, (long) whole + (scaled - whole > 0.5 ? 1 : 0), decimals);
+    }
+    // So great, or so close to a half, that the product may not tell.
     String text = new BigDecimal(value).setScale(decimals, RoundingMode.HALF_UP).toPlainString();
-    return minus(text.matches("-0(\\.0*)?") ? text.substring(1) : text);
+    return minus(NOTHING.matcher(text).matches() ? text.substring(1) : text);
+  }
+
+  /** Puts the point before so many of the digits. */
+  private static String pointed(boolean negative, long digits, int decimals) {
+    String text = Long.toString(digits);
+    if (decimals > 0) {
+      text = "0".repeat(Math.max(0, decimals + 1 - text.length())) + text;
+      int point = text.length() - decimals;
+      text = text.substring(0, point) + "." + text.substring(point);
+    }
+    return negative && digits != 0 ? minus("-" + text) : text;
   }
 
   /** Writes a plain number with up to nine significant digits and no trailing zeros. */

@@ -3,6 +3,11 @@ package hammerman.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -31,6 +36,23 @@ class FiguresTest {
     assertThat(Figures.of(307.15, Unit.CELSIUS, 0)).isEqualTo("34 °C");
     assertThat(Figures.fixed(-0.04, 1)).isEqualTo("0.0");
     assertThat(Figures.exact(0.15e-3, Unit.MILLIMETRE)).isEqualTo("0.15 mm");
+  }
+
+  @Test
+  void roundsFiguresAsTheirDecimalFormDoes() {
+    Random random = new Random(3);
+    List<Double> values =
+        new ArrayList<>(List.of(0.125, -0.125, 2.5, 1.005, 0.0005, 1e15, -3e9, 0.95, 9.9995));
+    for (int k = 0; k < 3000; k++) {
+      values.add(random.nextGaussian() * Math.pow(10, random.nextInt(-7, 13)));
+    }
+    for (double value : values) {
+      for (int decimals = 0; decimals <= 8; decimals++) {
+        BigDecimal as = new BigDecimal(value).setScale(decimals, RoundingMode.HALF_UP);
+        String text = as.signum() == 0 ? as.abs().toPlainString() : as.toPlainString();
+        assertThat(Figures.fixed(value, decimals)).isEqualTo(text.replace('-', '−'));
+      }
+    }
   }
 
   @Test

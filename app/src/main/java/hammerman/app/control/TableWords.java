@@ -1,6 +1,7 @@
 package hammerman.app.control;
 
 import javafx.application.Platform;
+import javafx.css.PseudoClass;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableView;
@@ -54,10 +55,17 @@ final class TableWords<T> extends TableCell<T, String> {
     T row = empty ? null : row();
     String now = row == null ? "" : column.style().apply(row);
     if (!now.equals(style)) {
-      getStyleClass().remove(style);
-      getStyleClass().add(now);
+      // A state is followed without looking through the sheets again, as for a class.
+      turn(style, false);
+      turn(now, true);
       style = now;
       restyled = true;
+    }
+  }
+
+  private void turn(String state, boolean on) {
+    if (!state.isEmpty()) {
+      pseudoClassStateChanged(PseudoClass.getPseudoClass(state), on);
     }
   }
 
