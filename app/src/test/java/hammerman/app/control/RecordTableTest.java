@@ -13,6 +13,7 @@ import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
@@ -189,6 +190,12 @@ class RecordTableTest {
             Column.words("Label", 100, Cell::label).styled(c -> c.volts() < 2.5 ? "bad" : "good")));
   }
 
+  private static List<Node> looking(RecordTable<Cell> table, String as) {
+    return table.lookupAll(".table-cell").stream()
+        .filter(cell -> cell.getPseudoClassStates().contains(PseudoClass.getPseudoClass(as)))
+        .toList();
+  }
+
   @Test
   void aRowThatIsUsedAgainTakesTheLookOfWhatItShows() {
     fx(
@@ -198,7 +205,7 @@ class RecordTableTest {
           assertThat(seen(table)).containsExactly("low", "full");
           ((TextField) table.lookup("#cells-filter")).setText("full");
           assertThat(seen(table)).containsExactly("full");
-          assertThat(table.lookupAll(".table-cell.bad")).isEmpty();
+          assertThat(looking(table, "bad")).isEmpty();
           return null;
         });
   }
@@ -210,11 +217,11 @@ class RecordTableTest {
           RecordTable<Cell> table = byVoltage();
           table.show(List.of(new Cell("same", 1)));
           assertThat(seen(table)).containsExactly("same");
-          assertThat(table.lookupAll(".table-cell.bad")).hasSize(1);
+          assertThat(looking(table, "bad")).hasSize(1);
           table.show(List.of(new Cell("same", 4.2)));
           assertThat(seen(table)).containsExactly("same");
-          assertThat(table.lookupAll(".table-cell.bad")).isEmpty();
-          assertThat(table.lookupAll(".table-cell.good")).hasSize(1);
+          assertThat(looking(table, "bad")).isEmpty();
+          assertThat(looking(table, "good")).hasSize(1);
           return null;
         });
   }
@@ -239,11 +246,11 @@ class RecordTableTest {
           said.put("a", "fits");
           table.show(List.of(new Cell("a", 1), new Cell("b", 2), new Cell("c", 3)));
           assertThat(seen(table)).containsExactly("a fits", "b fits", "c -");
-          assertThat(table.lookupAll(".table-cell.good")).hasSize(2);
+          assertThat(looking(table, "good")).hasSize(2);
           said.put("c", "-");
           table.refresh();
           assertThat(seen(table)).containsExactly("a fits", "b fits", "c -");
-          assertThat(table.lookupAll(".table-cell.good")).as("by style alone").hasSize(3);
+          assertThat(looking(table, "good")).as("by style alone").hasSize(3);
           return null;
         });
   }
