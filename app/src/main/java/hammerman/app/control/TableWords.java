@@ -1,7 +1,6 @@
 package hammerman.app.control;
 
 import javafx.application.Platform;
-import javafx.css.PseudoClass;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableView;
@@ -55,17 +54,10 @@ final class TableWords<T> extends TableCell<T, String> {
     T row = empty ? null : row();
     String now = row == null ? "" : column.style().apply(row);
     if (!now.equals(style)) {
-      // A state is followed without looking through the sheets again, as for a class.
-      turn(style, false);
-      turn(now, true);
+      getStyleClass().remove(style);
+      getStyleClass().add(now);
       style = now;
       restyled = true;
-    }
-  }
-
-  private void turn(String state, boolean on) {
-    if (!state.isEmpty()) {
-      pseudoClassStateChanged(PseudoClass.getPseudoClass(state), on);
     }
   }
 
