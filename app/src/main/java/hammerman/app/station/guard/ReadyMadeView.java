@@ -35,12 +35,14 @@ import org.jspecify.annotations.Nullable;
 final class ReadyMadeView extends VBox {
   private static final List<Double> CHARGES = List.of(1.0, 0.5, 0.2);
 
+  /** Width of a part of the form, px. */
+  private static final double PART = 246;
+
   private final Words words = new Words("answer", "ready-words");
   private final Facts facts = new Facts("fact-name", "fact-value", "fact-value", "fact-value");
   private final StartPicture picture = new StartPicture();
   private final Latest running = new Latest("ready-made");
   private final List<Runnable> refreshes = new ArrayList<>();
-  private final GridPane form = new GridPane();
   private final Session session;
   private final Button keep = new Button();
   private final ReadyMadeUse usual;
@@ -61,54 +63,61 @@ final class ReadyMadeView extends VBox {
     keep.setId("ready-keep");
     keep.getStyleClass().addAll("plain", "small");
     keep.setOnAction(e -> write(session.project().variant().readyMade() == null ? use : null));
-    form.setHgap(8);
-    form.setVgap(2);
-    form.getColumnConstraints()
-        .addAll(new ColumnConstraints(128), new ColumnConstraints(72), new ColumnConstraints(30));
-    form.setMinWidth(246);
-    head("The battery");
+    GridPane pack = part("The battery");
     field(
+        pack,
         "In series",
         Unit.ONE,
         () -> battery().series(),
         v -> write(use.withBattery(battery().withCounts((int) v, battery().parallel()))));
     field(
+        pack,
         "In parallel",
         Unit.ONE,
         () -> battery().parallel(),
         v -> write(use.withBattery(battery().withCounts(battery().series(), (int) v))));
     field(
+        pack,
         "Trips above",
         Unit.AMPERE,
         () -> battery().tripCurrent(),
         v -> write(use.withBattery(battery().withTrip(v, battery().tripDelay()))));
     field(
+        pack,
         "Trips after",
         Unit.MILLISECOND,
         () -> battery().tripDelay(),
         v -> write(use.withBattery(battery().withTrip(battery().tripCurrent(), v))));
-    head("The start");
+    GridPane spin = part("The start");
     field(
+        spin,
         "Winding and leads",
         Unit.OHM,
         () -> start().resistance(),
         v -> write(use.withStart(start().withResistance(v))));
     field(
+        spin,
         "Time to spin up",
         Unit.SECOND,
         () -> start().spinUp(),
         v -> write(use.withStart(start().withSpinUp(v))));
     field(
+        spin,
         "Runs with",
         Unit.AMPERE,
         () -> start().running(),
         v -> write(use.withStart(start().withRunning(v))));
     field(
+        spin,
         "Soft start over",
         Unit.SECOND,
         () -> start().ramp(),
         v -> write(use.withStart(start().withRamp(v))));
-    form.add(keep, 0, form.getRowCount(), 3, 1);
+    spin.add(keep, 0, spin.getRowCount(), 3, 1);
+    // The second below the first, or beside it where the results stand below both.
+    Beside form = new Beside(pack, spin);
+    form.setMinWidth(PART);
+    form.setPrefWidth(PART);
     facts.setId("ready-facts");
     facts.setHgap(26);
     VBox results = new VBox(8, words, facts, picture);
@@ -144,11 +153,20 @@ final class ReadyMadeView extends VBox {
     show();
   }
 
-  private void head(String text) {
-    form.add(Page.heading(text), 0, form.getRowCount(), 3, 1);
+  private static GridPane part(String heading) {
+    GridPane part = new GridPane();
+    part.setHgap(8);
+    part.setVgap(2);
+    part.getColumnConstraints()
+        .addAll(new ColumnConstraints(128), new ColumnConstraints(72), new ColumnConstraints(30));
+    part.setMinWidth(PART);
+    part.setPrefWidth(PART);
+    part.add(Page.heading(heading), 0, 0, 3, 1);
+    return part;
   }
 
-  private void field(String name, Unit unit, Supplier<Number> read, DoubleConsumer write) {
+  private void field(
+      GridPane form, String name, Unit unit, Supplier<Number> read, DoubleConsumer write) {
     int row = form.getRowCount();
     Label label = new Label(name);
     label.getStyleClass().add("field-label");

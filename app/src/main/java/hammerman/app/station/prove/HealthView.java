@@ -60,6 +60,9 @@ import org.jspecify.annotations.Nullable;
 
 /** How the pack ages against its forecast, which group drifts, and what is to be done when. */
 final class HealthView extends StackPane {
+  /** Room for a unit beside its field, px. */
+  private static final double UNIT = 18;
+
   private static final double YEAR = 365.25 * 86400;
 
   /** A duty that fits for less than this does not fit, years. */
@@ -115,7 +118,7 @@ final class HealthView extends StackPane {
             6,
             Page.heading("Check-up"),
             row("Capacity, full to empty", capacity, "Ah"),
-            row("Groups at rest", groups, ""),
+            row("Groups at rest", groups, "V"),
             complaint,
             drift,
             Page.heading("How full is it"),
@@ -138,6 +141,7 @@ final class HealthView extends StackPane {
     label.setLabelFor(field);
     Label symbol = new Label(unit);
     symbol.getStyleClass().add("fact-name");
+    symbol.setMinWidth(UNIT);
     HBox.setHgrow(field, Priority.ALWAYS);
     HBox row = new HBox(8, label, field, symbol);
     row.setAlignment(Pos.CENTER_LEFT);
