@@ -48,6 +48,11 @@ public final class Pen {
   /** Curves are told to words in pieces of this length, px. */
   private static final double PIECE = 8;
 
+  /**
+   * From the middle of a curve to the nearest note, px: the patch behind words is larger than they.
+   */
+  private static final double RIM = 2.5;
+
   private static final Map<Color, Image> HATCHES = new HashMap<>();
 
   private final GraphicsContext g;
@@ -146,7 +151,9 @@ public final class Pen {
       for (int j = 0; j < pieces; j++) {
         double left = x[k - 1] + j * wide + Math.min(0, wide);
         double top = y[k - 1] + j * high + Math.min(0, high);
-        lettering.shun(new BoundingBox(left, top, Math.abs(wide), Math.abs(high)));
+        lettering.shun(
+            new BoundingBox(
+                left - RIM, top - RIM, Math.abs(wide) + 2 * RIM, Math.abs(high) + 2 * RIM));
       }
     }
   }

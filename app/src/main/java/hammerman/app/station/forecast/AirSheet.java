@@ -88,8 +88,8 @@ final class AirSheet extends Picture {
     var use = s.forecast().design().duty().surroundings();
     upright(pen, x, y, Unit.CELSIUS.fromCore(use.coldestInUse()), "coldest in use", true);
     upright(pen, x, y, Unit.CELSIUS.fromCore(use.hottestInUse()), "hottest in use", false);
-    plot.curve(Role.COOL, 2.4, air, fresh);
-    plot.curve(Role.HOT, 1.6, air, worn);
+    plot.clearCurve(Role.COOL, 2.4, air, fresh);
+    plot.clearCurve(Role.HOT, 1.6, air, worn);
     plot.level(
         Role.INK,
         s.sweep().wanted() / unit,

@@ -62,8 +62,9 @@ final class StartPicture extends Picture {
     if (n < 2) {
       return;
     }
-    plot.curve(role, thickness, Arrays.copyOf(run.time(), n), Arrays.copyOf(run.current(), n));
-    int at = n / 2;
+    plot.clearCurve(role, thickness, Arrays.copyOf(run.time(), n), Arrays.copyOf(run.current(), n));
+    // On its falling side a curve has room above it.
+    int at = n * 3 / 4;
     pen.tag(role, Pen.TEXT, x.at(run.time()[at]) + 6, y.at(run.current()[at]) - 8, name);
   }
 }

@@ -102,8 +102,8 @@ final class HealthView extends StackPane {
     capacity.setId("check-capacity");
     TypedField groups = new TypedField("Rest voltage of each group", this::groups);
     groups.setId("check-groups");
-    groups.setPromptText("3.912 3.910 3.911 …");
-    groups.widen(150, 260);
+    groups.setPromptText("3.912 3.910 …");
+    groups.widen(130, 260);
     QuantityField rest = new QuantityField("Rest voltage of the pack", Unit.VOLT, true, this::rest);
     rest.setId("rest-voltage");
     VBox left = new VBox(8, verdict, picture, until);
@@ -127,7 +127,7 @@ final class HealthView extends StackPane {
             Page.heading("To be done"),
             reminders,
             new PlainButton("Save as calendar", "save-reminders", this::save));
-    right.setMinWidth(290);
+    right.setMinWidth(320);
     getChildren().add(new Beside(left, right));
     state.shownProperty().addListener((o, was, is) -> work());
     state.forecastProperty().addListener((o, was, is) -> work());
