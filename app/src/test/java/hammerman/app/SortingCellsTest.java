@@ -118,7 +118,7 @@ class SortingCellsTest extends AtTheDesk {
         });
     desk.press("#put-aside");
     said("C02 is put aside");
-    desk.until(() -> desk.text("#cell-why").equals("by you: dented"));
+    desk.until(() -> desk.text("#cell-why").equals("dented"));
     desk.keyIn("new-labels", "C03");
     said("taken already");
     assertThat(rows("#cells")).isEqualTo(3);
@@ -290,7 +290,7 @@ class SortingCellsTest extends AtTheDesk {
               });
           return null;
         });
-    desk.type("#new-labels", "B1 to B6");
+    desk.type("#new-labels", "C1 to C6");
     desk.until(() -> rows("#cells") == 6);
     desk.view(Station.SORT, "tester");
     assertThat(desk.text("#schedule-answer")).startsWith("6 cells to load and 0 in the bays");
@@ -348,6 +348,21 @@ class SortingCellsTest extends AtTheDesk {
     desk.until(() -> desk.text("#bay-3 .fact-name").equals("free, last E3, broken off"));
   }
 
+  @Test
+  void aFailedTestSaysWhyInItsBay() {
+    speaker();
+    desk.type("#new-labels", "A9");
+    desk.until(() -> rows("#cells") == 1);
+    desk.view(Station.SORT, "tester");
+    desk.press("#simulate-tester");
+    desk.until(() -> desk.text("#tester-standing").startsWith("Connected"));
+    desk.press("#load-bays");
+    desk.until(
+        () -> desk.text("#bay-1 .fact-name").equals("free, last A9 failed: the contact was lost"));
+    assertThat(desk.text("#schedule-answer")).as("may be tried again").startsWith("1 cell to load");
+    desk.press("#disconnect-tester");
+  }
+
   /** A tester of its own, in the first bay of which lies another cell than is said. */
   @Test
   void anotherCellInABayIsNoticedByItsRestVoltage() throws Exception {
@@ -387,8 +402,8 @@ class SortingCellsTest extends AtTheDesk {
             table.getSelectionModel().clearAndSelect(0);
             return null;
           });
-      desk.until(() -> desk.text("#cell-why").contains("another cell lay in the bay"));
-      assertThat(desk.text("#cell-why")).contains("bay 1").contains("3.300 V had been read");
+      desk.until(() -> desk.text("#cell-why").contains("wrong cell in bay 1"));
+      assertThat(desk.text("#cell-why")).contains("3.300 V had been read");
       desk.view(Station.SORT, "tester");
       desk.press("#disconnect-tester");
     }

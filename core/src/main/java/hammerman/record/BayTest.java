@@ -23,9 +23,23 @@ public record BayTest(
   }
 
   /** How a test ends. */
-  public enum Outcome {
-    MEASURED,
-    BROKEN_OFF
+  public sealed interface Outcome {
+    /** With its capacity measured. */
+    record Measured() implements Outcome {}
+
+    /** By the builder, before its end. */
+    record BrokenOff() implements Outcome {}
+
+    /**
+     * By the tester, before its end.
+     *
+     * @param why as the tester says it
+     */
+    record Failed(String why) implements Outcome {
+      public Failed {
+        Valid.text("Reason", why);
+      }
+    }
   }
 
   /** Whether it is still going on. */

@@ -43,11 +43,10 @@ public final class OtherCell {
     return Optional.of(
         String.format(
             Locale.ROOT,
-            "the tester read %s at rest in bay %d, where %s had been read of it: another cell lay"
-                + " in the bay%s",
-            Figures.of(volts, Unit.VOLT, 3),
+            "wrong cell in bay %d%s: the tester read %s at rest, where %s had been read of it",
             bay,
-            Figures.of(before, Unit.VOLT, 3),
-            risen ? "" : ", or it leaks"));
+            risen ? "" : ", or it leaks",
+            Figures.of(volts, Unit.VOLT, 3),
+            Figures.of(before, Unit.VOLT, 3)));
   }
 }

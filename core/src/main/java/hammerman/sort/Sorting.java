@@ -22,6 +22,9 @@ public record Sorting(List<Entry> entries, List<MeasuredCell> accepted, RejectRu
   /** Nothing to sort. */
   public static final Sorting NONE = new Sorting(List.of(), List.of(), RejectRules.Bounds.NONE);
 
+  /** So many characters stand in a narrow column. */
+  private static final int FEW = 20;
+
   /**
    * A cell, and where it stands.
    *
@@ -103,8 +106,8 @@ public record Sorting(List<Entry> entries, List<MeasuredCell> accepted, RejectRu
       int group,
       @Nullable MatchedCells pack) {
     if (c.aside() != null) {
-      String why = "by you: " + c.aside().value().reason();
-      return new Entry(c, CellState.REJECTED, "by you", why, group, m);
+      String why = c.aside().value().reason();
+      return new Entry(c, CellState.REJECTED, inFew(why), why, group, m);
     }
     if (c.test() != null) {
       String bay = "bay " + c.test().value().bay();
@@ -124,6 +127,12 @@ public record Sorting(List<Entry> entries, List<MeasuredCell> accepted, RejectRu
       return new Entry(c, CellState.RESTING, "", "rests for its self-discharge", -1, m);
     }
     return new Entry(c, pack == null ? CellState.ACCEPTED : CellState.SPARE, "", "", -1, m);
+  }
+
+  /** What a reason begins with, where that is short. */
+  private static String inFew(String reason) {
+    String first = reason.split("[,:;]", 2)[0].strip();
+    return first.length() <= FEW ? first : "by you";
   }
 
   /** The capacity of cells whose own is not measured by the builder's school, Ah. */

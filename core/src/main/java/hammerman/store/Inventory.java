@@ -2,6 +2,7 @@ package hammerman.store;
 
 import hammerman.record.Aside;
 import hammerman.record.BayTest;
+import hammerman.record.BayTest.Outcome;
 import hammerman.record.Fact;
 import hammerman.record.Fact.Strike;
 import hammerman.record.InventoryCell;
@@ -25,6 +26,9 @@ public final class Inventory {
   private static final String MEASUREMENT =
       "SELECT id, at, subject, number, quantity, value, current_A, cut_off_V, temperature_K,"
           + " rest_s, instrument, origin, struck_at, struck_reason FROM measurement";
+
+  private static final String MEASURED = "MEASURED";
+  private static final String BROKEN_OFF = "BROKEN_OFF";
 
   private static final String DESCRIBE =
       "UPDATE cell SET label = ?, type = ?, lot = ?, source = ?, bought = ?, price = ?, notes = ?,"
@@ -223,7 +227,7 @@ public final class Inventory {
    *
    * @return whether it was running
    */
-  public boolean end(long test, BayTest.Outcome outcome, List<Measurement> found, Instant at)
+  public boolean end(long test, Outcome outcome, List<Measurement> found, Instant at)
       throws NotKept {
     return store.change(
         () -> {
@@ -235,8 +239,11 @@ public final class Inventory {
           database.update(
               "UPDATE test SET ended = ?, outcome = ? WHERE id = ?",
               at.toEpochMilli(),
-              outcome.name(),
+              outcome instanceof Outcome.Measured ? MEASURED : BROKEN_OFF,
               test);
+          if (outcome instanceof Outcome.Failed(String why)) {
+            database.update("INSERT INTO failure (test, why) VALUES (?, ?)", test, why);
+          }
           for (Measurement m : found) {
             insert(m, at);
           }
@@ -250,13 +257,16 @@ public final class Inventory {
       return List.of();
     }
     return store.rows(
-        Inventory::test, "SELECT id, at, cell, bay, due, ended, outcome FROM test ORDER BY id");
+        Inventory::test,
+        store.has(5)
+            ? "SELECT id, at, cell, bay, due, ended, outcome, why"
+                + " FROM test LEFT JOIN failure ON failure.test = test.id ORDER BY id"
+            : "SELECT id, at, cell, bay, due, ended, outcome, NULL FROM test ORDER BY id");
   }
 
   private static Fact<BayTest> test(ResultSet r) throws SQLException {
     long ended = r.getLong(6);
     boolean running = r.wasNull();
-    String outcome = r.getString(7);
     return new Fact<>(
         r.getLong(1),
         Instant.ofEpochMilli(r.getLong(2)),
@@ -265,8 +275,15 @@ public final class Inventory {
             r.getInt(4),
             Instant.ofEpochMilli(r.getLong(5)),
             running ? null : Instant.ofEpochMilli(ended),
-            outcome == null ? null : BayTest.Outcome.valueOf(outcome)),
+            running ? null : outcome(r.getString(7), r.getString(8))),
         null);
+  }
+
+  private static Outcome outcome(@Nullable String kept, @Nullable String why) {
+    if (MEASURED.equals(kept)) {
+      return new Outcome.Measured();
+    }
+    return why == null ? new Outcome.BrokenOff() : new Outcome.Failed(why);
   }
 
   long insert(Measurement m, Instant at) throws SQLException {

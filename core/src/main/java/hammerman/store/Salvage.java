@@ -35,6 +35,7 @@ public final class Salvage {
     TABLES.put("aside", "id");
     TABLES.put("part", "id");
     TABLES.put("test", "id");
+    TABLES.put("failure", "test");
     TABLES.put("step", "id");
     TABLES.put("run", "id");
     TABLES.put("channel", "id");

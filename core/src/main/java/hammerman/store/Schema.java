@@ -19,7 +19,7 @@ import java.util.TreeSet;
  */
 record Schema(String name, int applicationId, int version) {
   /** A project; “HAMR”. */
-  static final Schema PROJECT = new Schema("project", 0x48414D52, 4);
+  static final Schema PROJECT = new Schema("project", 0x48414D52, 5);
 
   /** The program's own settings, cells and parts; “HAMO”. */
   static final Schema OWN = new Schema("own", 0x48414D4F, 1);

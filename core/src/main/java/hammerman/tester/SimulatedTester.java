@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.SplittableRandom;
 
 /**
  * A cell tester made up: bays with cells drawn from a seed, some of them bad. Time goes on when it
@@ -157,7 +158,7 @@ public final class SimulatedTester implements StandIn {
 
   /** Draws a cell by its label: always the same one. */
   Truth truth(String label) {
-    Random random = new Random(seed * 31 + label.hashCode());
+    Random random = random(label.hashCode());
     double kind = random.nextDouble();
     Fault fault =
         kind < 0.02
@@ -175,6 +176,11 @@ public final class SimulatedTester implements StandIn {
         type.r10() * r * (fault == Fault.WEAK ? 1.8 : 1),
         start,
         fault);
+  }
+
+  /** Seeds that follow each other would give draws that do so too, hence the mixing. */
+  private Random random(long of) {
+    return new Random(new SplittableRandom(seed * 31 + of).nextLong());
   }
 
   /** Lets time go on, and returns what is said meanwhile. */
@@ -218,7 +224,7 @@ public final class SimulatedTester implements StandIn {
         };
     if (t.seconds >= t.nextReading) {
       t.nextReading += EVERY;
-      double noise = 1e-3 * new Random(seed + t.begin.test() * 977 + t.number).nextGaussian();
+      double noise = 1e-3 * random(t.begin.test() * 977 + t.number).nextGaussian();
       out.add(
           new TesterLine.Reading(
               t.begin.test(),

@@ -78,8 +78,17 @@ public sealed interface TesterLine {
    * A test that could not be done; said again until it is kept.
    *
    * @param again whether it may be tried again, as after a lost contact
+   * @param why in words; of more than {@value #LONGEST_WHY} characters the first are taken
    */
-  record Failed(long test, int bay, boolean again, String why) implements TesterLine {}
+  record Failed(long test, int bay, boolean again, String why) implements TesterLine {
+    static final int LONGEST_WHY = 150;
+
+    public Failed {
+      // Whatever a tester says, the end of its test has to be kept.
+      why = why.isBlank() ? "no reason given" : why.strip();
+      why = why.substring(0, Math.min(why.length(), LONGEST_WHY));
+    }
+  }
 
   /** A line that says nothing that is known. */
   record Nonsense(String why) implements TesterLine {}

@@ -60,22 +60,29 @@ class SortingTest {
   @Test
   void whatTheBuilderPutsAsideStaysAsideAndSaysWhy() {
     List<Stock.Cell> all = cells();
-    Stock.Cell c = all.get(3);
-    all.set(
-        3,
-        new Stock.Cell(
-            c.id(),
-            c.described(),
-            c.measured(),
-            new Fact<>(1, NOON, new Aside(3, "dented"), null),
-            null,
-            null,
-            null,
-            1));
+    all.set(3, aside(all.get(3), "dented"));
+    all.set(4, aside(all.get(4), "test failed: the contact was lost"));
+    all.set(5, aside(all.get(5), "fell from the bench on to its end"));
     Sorting s = sort(all, SortPlan.USUAL, null);
     assertThat(s.entries().get(3).state()).isEqualTo(CellState.REJECTED);
-    assertThat(s.entries().get(3).why()).isEqualTo("by you: dented");
-    assertThat(s.accepted()).hasSize(19);
+    assertThat(s.entries().get(3).why()).isEqualTo("dented");
+    assertThat(s.accepted()).hasSize(17);
+    assertThat(s.entries().subList(3, 6))
+        .as("in a narrow column")
+        .extracting(Sorting.Entry::cause)
+        .containsExactly("dented", "test failed", "by you");
+  }
+
+  private static Stock.Cell aside(Stock.Cell c, String why) {
+    return new Stock.Cell(
+        c.id(),
+        c.described(),
+        c.measured(),
+        new Fact<>(1, NOON, new Aside(c.id(), why), null),
+        null,
+        null,
+        null,
+        1);
   }
 
   @Test

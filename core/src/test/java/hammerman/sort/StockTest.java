@@ -111,9 +111,9 @@ class StockTest {
     assertThat(OtherCell.suspected(cell(false), 3.625, 2, later)).as("two meters").isEmpty();
     assertThat(OtherCell.suspected(cell(false), 3.64, 2, later))
         .hasValueSatisfying(
-            w -> assertThat(w).contains("3.640 V", "bay 2", "3.600 V").endsWith("in the bay"));
+            w -> assertThat(w).startsWith("wrong cell in bay 2: ").contains("3.640 V", "3.600 V"));
     assertThat(OtherCell.suspected(cell(false), 3.52, 2, later))
-        .hasValueSatisfying(w -> assertThat(w).endsWith("or it leaks"));
+        .hasValueSatisfying(w -> assertThat(w).startsWith("wrong cell in bay 2, or it leaks"));
     measure(Measured.CAPACITY, 2.0, 1);
     assertThat(OtherCell.suspected(cell(false), 3.9, 2, later))
         .as("it was charged since: nothing is known")
@@ -128,17 +128,18 @@ class StockTest {
     assertThat(cell(false).test()).isNotNull();
     asides.set(0, new Fact<>(1, NOON, new Aside(1, "dented"), new Fact.Strike(NOON, "it is not")));
     tests.set(
-        0, new Fact<>(1, NOON, new BayTest(1, 3, NOON, NOON, BayTest.Outcome.BROKEN_OFF), null));
+        0,
+        new Fact<>(1, NOON, new BayTest(1, 3, NOON, NOON, new BayTest.Outcome.BrokenOff()), null));
     assertThat(cell(false).aside()).isNull();
     assertThat(cell(false).test()).isNull();
   }
 
   @Test
   void eachBayKeepsWhichTestEndedInItLast() {
-    tests.add(new Fact<>(1, NOON, ended(3, BayTest.Outcome.MEASURED), null));
-    tests.add(new Fact<>(2, NOON, ended(3, BayTest.Outcome.BROKEN_OFF), null));
+    tests.add(new Fact<>(1, NOON, ended(3, new BayTest.Outcome.Measured()), null));
+    tests.add(new Fact<>(2, NOON, ended(3, new BayTest.Outcome.BrokenOff()), null));
     tests.add(new Fact<>(3, NOON, new BayTest(1, 3, NOON, null, null), null));
-    tests.add(new Fact<>(4, NOON, ended(2, BayTest.Outcome.MEASURED), null));
+    tests.add(new Fact<>(4, NOON, ended(2, new BayTest.Outcome.Measured()), null));
     assertThat(stock(false).ended()).containsOnlyKeys(2, 3);
     assertThat(stock(false).ended().get(3)).isEqualTo(tests.get(1));
   }

@@ -375,6 +375,7 @@ class ProjectStoreTest {
   @Test
   void anOlderFileThatIsOnlyLookedAtHasNothingOfWhatCameLater() throws Exception {
     ProjectStore.create(file(), state(1, "First"), NOON).close();
+    sql("DROP TABLE failure");
     sql("DROP TABLE incident");
     sql("DROP TABLE part");
     sql("DROP TABLE test");

@@ -291,12 +291,31 @@ class RecordsTest {
     inventory.add(List.of(InventoryCell.labelled("A1")), NOON);
     long test = inventory.begin(List.of(in(1, 1)), NOON).getFirst();
     List<Measurement> found = List.of(voltage(1, 4.1));
-    assertThat(inventory.end(test, BayTest.Outcome.MEASURED, found, NOON)).isTrue();
-    assertThat(inventory.end(test, BayTest.Outcome.MEASURED, found, NOON)).isFalse();
+    assertThat(inventory.end(test, new BayTest.Outcome.Measured(), found, NOON)).isTrue();
+    assertThat(inventory.end(test, new BayTest.Outcome.Measured(), found, NOON)).isFalse();
     assertThat(inventory.of(new Subject.Cell(1))).hasSize(1);
-    assertThat(inventory.tests().getFirst().value().outcome()).isEqualTo(BayTest.Outcome.MEASURED);
+    assertThat(inventory.tests().getFirst().value().outcome())
+        .isEqualTo(new BayTest.Outcome.Measured());
     inventory.begin(List.of(in(1, 1)), NOON);
     assertThat(inventory.tests()).as("the bay is free again").hasSize(2);
+  }
+
+  @Test
+  void howATestEndedIsKeptWithItsReason() throws Exception {
+    Inventory inventory = store.inventory();
+    List<BayTest.Outcome> outcomes =
+        List.of(
+            new BayTest.Outcome.Failed("no contact"),
+            new BayTest.Outcome.BrokenOff(),
+            new BayTest.Outcome.Measured());
+    inventory.add(List.of(InventoryCell.labelled("A1")), NOON);
+    for (BayTest.Outcome o : outcomes) {
+      long test = inventory.begin(List.of(in(1, 1)), NOON).getFirst();
+      assertThat(inventory.end(test, o, List.of(), NOON)).isTrue();
+      assertThat(inventory.end(test, new BayTest.Outcome.Failed("again"), List.of(), NOON))
+          .isFalse();
+    }
+    assertThat(inventory.tests()).extracting(t -> t.value().outcome()).isEqualTo(outcomes);
   }
 
   @Test

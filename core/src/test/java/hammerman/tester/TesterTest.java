@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** A tester over a bad line: nothing lost, nothing counted twice. */
@@ -79,6 +80,26 @@ class TesterTest {
   }
 
   @Test
+  void whatIsWrongWithACellDoesNotFollowFromItsNeighbours() {
+    SimulatedTester t = tester();
+    List<SimulatedTester.Truth> cells =
+        IntStream.rangeClosed(1, 1000).mapToObj(k -> t.truth("L" + k)).toList();
+    int bad = 0;
+    int twice = 0;
+    double rising = 0;
+    for (int k = 1; k < cells.size(); k++) {
+      boolean is = cells.get(k).fault() != SimulatedTester.Fault.NONE;
+      bad += is ? 1 : 0;
+      twice += is && cells.get(k - 1).fault() == cells.get(k).fault() ? 1 : 0;
+      rising +=
+          (cells.get(k).startSoc() - 0.35) * (cells.get(k - 1).startSoc() - 0.35) / cells.size();
+    }
+    assertThat(bad).as("about 13 of a hundred").isBetween(90, 170);
+    assertThat(twice).as("the same fault again: 0.5 of a hundred").isLessThan(15);
+    assertThat(rising).as("less than a tenth of the variance").isCloseTo(0, within(0.1 * 0.0075));
+  }
+
+  @Test
   void aResultIsSaidAgainUntilItIsKept() {
     SimulatedTester t = tester();
     t.take(begin(7, 1, label(t, SimulatedTester.Fault.NONE)));
@@ -104,6 +125,14 @@ class TesterTest {
             new TesterLine.Failed(5, 2, true, "why"))) {
       assertThat(TesterLine.read(TesterLine.write(l))).isEqualTo(l);
     }
+  }
+
+  @Test
+  void aFailedTestHasAReasonThatCanBeKeptWhateverTheTesterSays() {
+    assertThat(new TesterLine.Failed(1, 1, true, "  ").why()).isEqualTo("no reason given");
+    assertThat(new TesterLine.Failed(1, 1, true, " x".repeat(2000)).why())
+        .startsWith("x x")
+        .hasSizeLessThanOrEqualTo(TesterLine.Failed.LONGEST_WHY);
   }
 
   @Test

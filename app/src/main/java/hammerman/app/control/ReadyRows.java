@@ -81,7 +81,7 @@ final class ReadyRows<T> {
     }
     for (int k = 0; k < columns.size(); k++) {
       int column = k;
-      steps.add(() -> by(column));
+      steps.add(() -> rising(column));
     }
     if (!stepping) {
       stepping = true;
@@ -107,16 +107,16 @@ final class ReadyRows<T> {
     for (int k = heads.size() - 1; k >= 0; k--) {
       Head h = heads.get(k);
       if (k == heads.size() - 1) {
-        order = h.falling() ? by(h.column()).reversed() : by(h.column());
+        order = h.falling() ? rising(h.column()).reversed() : rising(h.column());
       } else {
-        Comparator<T> by = columns.get(h.column()).order();
-        order = order.stream().sorted(h.falling() ? by.reversed() : by).toList();
+        Comparator<T> rows = columns.get(h.column()).order();
+        order = order.stream().sorted(h.falling() ? rows.reversed() : rows).toList();
       }
     }
     return order.stream().filter(having(typed)).toList();
   }
 
-  private List<T> by(int column) {
+  private List<T> rising(int column) {
     return sorted.computeIfAbsent(
         column, k -> rows.stream().sorted(columns.get(k).order()).toList());
   }

@@ -48,11 +48,14 @@ final class BayTile extends VBox {
   }
 
   private static String outcome(Stock.Cell c, BayTest test) {
+    if (test.outcome() instanceof BayTest.Outcome.Failed(String why)) {
+      return c.label() + " failed: " + why;
+    }
     if (c.aside() != null) {
       return c.label() + ", put aside: " + c.aside().value().reason();
     }
     MeasuredCell m = c.measured();
-    if (test.outcome() != BayTest.Outcome.MEASURED || Double.isNaN(m.capacity())) {
+    if (test.outcome() instanceof BayTest.Outcome.BrokenOff || Double.isNaN(m.capacity())) {
       return c.label() + ", broken off";
     }
     String capacity = c.label() + ": " + Figures.of(m.capacity(), Unit.MILLIAMPERE_HOUR, 0);

@@ -256,7 +256,7 @@ final class CellPanel extends VBox {
             .formatted(what.label(), e.cell().label(), ends ? "; its bay is free again" : ""),
         store ->
             (test != null && what == Measured.CAPACITY)
-                ? store.inventory().end(test.id(), BayTest.Outcome.MEASURED, List.of(m), now)
+                ? store.inventory().end(test.id(), new BayTest.Outcome.Measured(), List.of(m), now)
                 : !store.inventory().measure(List.of(m), now).isEmpty());
   }
 

@@ -238,7 +238,7 @@ final class TesterDesk implements DeviceLink.Listener {
     }
     state.record(
         "Bay %d is free again; the test is marked as broken off.".formatted(test.value().bay()),
-        store -> store.inventory().end(test.id(), BayTest.Outcome.BROKEN_OFF, List.of(), now));
+        store -> store.inventory().end(test.id(), new BayTest.Outcome.BrokenOff(), List.of(), now));
   }
 
   @Override
@@ -314,7 +314,8 @@ final class TesterDesk implements DeviceLink.Listener {
         .keeper()
         .record(
             store -> {
-              boolean ended = store.inventory().end(of.id(), BayTest.Outcome.MEASURED, found, now);
+              boolean ended =
+                  store.inventory().end(of.id(), new BayTest.Outcome.Measured(), found, now);
               if (ended && other.isPresent()) {
                 store.inventory().setAside(new Aside(e.cell().id(), other.get()), now);
               }
@@ -353,11 +354,13 @@ final class TesterDesk implements DeviceLink.Listener {
         .record(
             store -> {
               boolean ended =
-                  store.inventory().end(of.id(), BayTest.Outcome.BROKEN_OFF, List.of(), now);
+                  store
+                      .inventory()
+                      .end(of.id(), new BayTest.Outcome.Failed(f.why()), List.of(), now);
               if (ended && !f.again()) {
                 store
                     .inventory()
-                    .setAside(new Aside(e.cell().id(), "the tester says: " + f.why()), now);
+                    .setAside(new Aside(e.cell().id(), "test failed: " + f.why()), now);
               }
               return ended;
             },

@@ -1,0 +1,4 @@
+CREATE TABLE failure (
+  test INTEGER PRIMARY KEY REFERENCES test (id),
+  why TEXT NOT NULL
+) STRICT;
