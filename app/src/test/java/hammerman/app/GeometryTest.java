@@ -38,7 +38,9 @@ class GeometryTest extends AtTheDesk {
     {1280, 800, 1.5},
     {1180, 800, 1},
     {2560, 1440, 1},
-    {1920, 1080, 2}
+    {1920, 1080, 2},
+    {1000, 640, 1.5},
+    {1280, 800, 2}
   };
 
   /** A task that hundreds of stacks serve, many of them far too large, W. */

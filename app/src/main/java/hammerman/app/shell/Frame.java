@@ -306,6 +306,11 @@ public final class Frame {
   private void scale(double by) {
     zoom.setScale(zoom.scale() + by);
     settings.put("scale", zoom.scale());
+    if (zoom.drawn() < zoom.scale()) {
+      status.tell(
+          "%.0f %% is set; this window has room for %.0f %%."
+              .formatted(100 * zoom.scale(), Math.floor(100 * zoom.drawn())));
+    }
   }
 
   private void failed(Throwable e) {

@@ -2,8 +2,8 @@ package hammerman.app.shell;
 
 import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
+import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
-import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -30,8 +30,13 @@ final class Sheet extends BorderPane {
   /** The least width, in px, at which the stations stand as wide apart as is comfortable. */
   private static final double TIGHT_LINE = 800;
 
+  /** The least width, in px, at which there is a margin beside the page and the nameplate. */
+  private static final double MARGINS = 720;
+
   /** The least width, in px, at which the judgements stand beside the page. */
   private static final double RAIL = 1100;
+
+  private static final PseudoClass NARROW = PseudoClass.getPseudoClass("narrow");
 
   private final Label wordmark = new Label("Hammerman");
   private final LineBar line;
@@ -49,6 +54,7 @@ final class Sheet extends BorderPane {
     this.undo = undo;
     this.plate = plate;
     this.side = side;
+    getStyleClass().add("sheet");
     wordmark.getStyleClass().add("wordmark");
     wordmark.setMinWidth(USE_PREF_SIZE);
     Region spring = new Region();
@@ -65,8 +71,8 @@ final class Sheet extends BorderPane {
     // The skin keeps an image of the whole page, which would be made anew for each stroke in it.
     page.skinProperty().addListener((o, was, is) -> page.lookup(".viewport").setCache(false));
     page.viewportBoundsProperty().addListener((o, was, is) -> barLater());
-    setTop(new VBox(top, inset(plate, 2, 16, 6, 16)));
-    setCenter(inset(page, 0, 4, 4, 16));
+    setTop(new VBox(top, inset(plate, "plate-place")));
+    setCenter(inset(page, "page-place"));
     setRight(side);
   }
 
@@ -123,11 +129,12 @@ final class Sheet extends BorderPane {
     wordmark.setVisible(width >= FULL_PLATE);
     wordmark.setManaged(width >= FULL_PLATE);
     undo.setShown(width >= BUTTONS);
+    pseudoClassStateChanged(NARROW, width < MARGINS);
   }
 
-  private static Region inset(Region node, double top, double right, double bottom, double left) {
+  private static Region inset(Region node, String style) {
     StackPane box = new StackPane(node);
-    box.setPadding(new Insets(top, right, bottom, left));
+    box.getStyleClass().add(style);
     return box;
   }
 }
