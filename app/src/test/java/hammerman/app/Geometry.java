@@ -16,6 +16,7 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.skin.VirtualFlow;
@@ -41,6 +42,9 @@ final class Geometry {
   private final List<Control> controls = new ArrayList<>();
   private final List<Bounds> rims = new ArrayList<>();
   private @Nullable Control owner;
+
+  /** In how many tables a part lies that are scrolled sideways: there words may lie outside. */
+  private int aside;
 
   private Geometry(double scale) {
     this.scale = scale;
@@ -97,6 +101,10 @@ final class Geometry {
     if (outer == null && takesInput(node)) {
       owner = (Control) node;
     }
+    int far = aside;
+    if (scrolledSideways(node)) {
+      aside++;
+    }
     boolean moves = scrolls || node instanceof ScrollPane || node instanceof VirtualFlow<?>;
     if (node instanceof Parent parent) {
       for (Node child : parent.getChildrenUnmodifiable()) {
@@ -104,6 +112,7 @@ final class Geometry {
       }
     }
     owner = outer;
+    aside = far;
   }
 
   /** What the words of a region stand on: its last whole fill, or what is under it. */
@@ -147,8 +156,9 @@ final class Geometry {
     if (scrolls && seen.getHeight() <= 0) {
       return;
     }
-    if (at.getMinX() < clip.getMinX() - SLACK * scale
-        || at.getMaxX() > clip.getMaxX() + SLACK * scale) {
+    if (aside == 0
+        && (at.getMinX() < clip.getMinX() - SLACK * scale
+            || at.getMaxX() > clip.getMaxX() + SLACK * scale)) {
       faults.add("outside: " + c);
     }
     controls.add(c);
@@ -162,20 +172,41 @@ final class Geometry {
             ? 0
             : pane.getContent().getLayoutBounds().getHeight()
                 - pane.getViewportBounds().getHeight();
-    boolean bar =
-        pane.lookupAll(".scroll-bar").stream()
-            .filter(n -> pane.equals(n.getParent()) && n.isVisible())
-            .anyMatch(n -> ((ScrollBar) n).getOrientation() == Orientation.VERTICAL);
-    if (pane.getStyleClass().contains("page") && more > 1 && !bar) {
+    if (isWhole(pane) && more > 1 && !bar(pane, Orientation.VERTICAL)) {
       faults.add("the page is %.0f px longer than the window and has no bar".formatted(more));
     }
+  }
+
+  /** Whether it is the page itself, and not a part of it that is scrolled. */
+  private static boolean isWhole(ScrollPane pane) {
+    return pane.getParent().getStyleClass().contains("page-place");
+  }
+
+  /** A table with no rows has no bar; what is beside the window are heads of nothing. */
+  private static boolean scrolledSideways(Node node) {
+    return switch (node) {
+      case TableView<?> t -> t.getItems().isEmpty() || bar(t, Orientation.HORIZONTAL);
+      case ScrollPane p -> !isWhole(p) && bar(p, Orientation.HORIZONTAL);
+      default -> false;
+    };
+  }
+
+  private static boolean bar(Node of, Orientation way) {
+    return of.lookupAll(".scroll-bar").stream()
+        .filter(Node::isVisible)
+        .filter(
+            n ->
+                of instanceof TableView<?>
+                    ? n.getParent() instanceof VirtualFlow<?>
+                    : of.equals(n.getParent()))
+        .anyMatch(n -> ((ScrollBar) n).getOrientation() == way);
   }
 
   /** A page may be longer than the window, not wider. */
   private void sideways(ScrollBar bar) {
     if (bar.getOrientation() == Orientation.HORIZONTAL
         && bar.getParent() instanceof ScrollPane p
-        && p.getStyleClass().contains("page")) {
+        && isWhole(p)) {
       faults.add("the page is wider than the window");
     }
   }
@@ -213,7 +244,8 @@ final class Geometry {
       return;
     }
     double slack = SLACK * scale;
-    if (at.getMinX() < clip.getMinX() - slack || at.getMaxX() > clip.getMaxX() + slack) {
+    if (aside == 0
+        && (at.getMinX() < clip.getMinX() - slack || at.getMaxX() > clip.getMaxX() + slack)) {
       faults.add("outside: " + text);
     } else if (!scrolls
         && (at.getMinY() < clip.getMinY() - slack || at.getMaxY() > clip.getMaxY() + slack)) {

@@ -34,13 +34,13 @@ class GeometryTest extends AtTheDesk {
   /** Windows and scales; each design is drawn in one of them, or in as many as are asked for. */
   private static final double[][] WINDOWS = {
     {1280, 800, 1},
+    {1000, 640, 1.5},
+    {1280, 800, 2},
     {1000, 640, 1},
     {1280, 800, 1.5},
     {1180, 800, 1},
     {2560, 1440, 1},
-    {1920, 1080, 2},
-    {1000, 640, 1.5},
-    {1280, 800, 2}
+    {1920, 1080, 2}
   };
 
   /** A task that hundreds of stacks serve, many of them far too large, W. */

@@ -64,6 +64,7 @@ public final class RecordTable<T> extends VBox {
    */
   private final ObservableList<T> seen = FXCollections.observableArrayList();
 
+  private final Sideways sideways;
   private boolean filling;
   private final ReadOnlyObjectWrapper<@Nullable T> chosen =
       new ReadOnlyObjectWrapper<>(this, "chosen", null);
@@ -93,7 +94,6 @@ public final class RecordTable<T> extends VBox {
     nothing.getStyleClass().add("answer");
     table.setPlaceholder(nothing);
     table.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-    table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     columns.forEach(c -> table.getColumns().add(column(c)));
     table.setEditable(columns.stream().anyMatch(c -> c.typed().isOpen()));
     if (columns.stream().anyMatch(Column::wrapped)) {
@@ -126,7 +126,8 @@ public final class RecordTable<T> extends VBox {
             act();
           }
         });
-    setMinWidth(columns.stream().mapToDouble(Column::width).sum() + BAR);
+    sideways = new Sideways(this, table);
+    sideways.need(columns.stream().mapToDouble(Column::width).sum() + BAR);
     VBox.setVgrow(table, Priority.ALWAYS);
     getChildren().addAll(filter, table);
   }
@@ -143,7 +144,7 @@ public final class RecordTable<T> extends VBox {
     column.setSortable(false);
     column.setMinWidth(TICK);
     column.setMaxWidth(TICK);
-    setMinWidth(getMinWidth() + TICK);
+    sideways.need(sideways.needed() + TICK);
     column.setCellValueFactory(
         row -> new ReadOnlyObjectWrapper<>(row.getValue()).getReadOnlyProperty());
     column.setCellFactory(made -> new TickCell<>(name, id, ticks));
@@ -298,7 +299,7 @@ public final class RecordTable<T> extends VBox {
       column.setText(head + ",\n" + unit);
       column.setMinWidth(Math.max(width, WordWidth.of(unit, filter.getFont()) + HEAD_RIM));
     }
-    setMinWidth(getMinWidth() + column.getMinWidth() - before);
+    sideways.need(sideways.needed() + column.getMinWidth() - before);
   }
 
   private TableColumn<T, ?> column(String head) {

@@ -79,7 +79,7 @@ final class LibraryView extends StackPane {
     ticks.ticked().addListener((InvalidationListener) o -> refused.setText(""));
     VBox.setVgrow(table, Priority.ALWAYS);
     VBox choice = new VBox(4, table, refused);
-    choice.setMinWidth(table.getMinWidth());
+    choice.minWidthProperty().bind(table.minWidthProperty());
     choice.setPrefWidth(612);
     getChildren().add(new Beside(choice, chosen));
     bench.session().shelf().cellsProperty().addListener((o, was, is) -> refresh());

@@ -1,5 +1,6 @@
 package hammerman.app.station.cell;
 
+import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.picture.Role;
 import hammerman.app.session.Session;
@@ -30,7 +31,7 @@ final class SideBySide extends VBox {
 
   private final Session session;
   private final ObservableList<String> compared;
-  private final Label words = new Label();
+  private final Words words = new Words("answer", "beside-words");
   private final GridPane table = new GridPane();
   private final CellCurve chart = new CellCurve();
   private final Latest trials = new Latest("cells-beside");
@@ -66,8 +67,6 @@ final class SideBySide extends VBox {
     super(10);
     this.session = session;
     this.compared = compared;
-    words.getStyleClass().add("answer");
-    words.setId("beside-words");
     table.setId("beside-table");
     table.setHgap(20);
     table.setVgap(2);

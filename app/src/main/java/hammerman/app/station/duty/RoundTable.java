@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -46,10 +47,15 @@ final class RoundTable extends VBox {
   };
   private static final double[] WIDTHS = {0, 58, 84, 64, 64, 70, 26, 26, 26, 26, 26};
 
+  /** The name of a segment has at least this, px; in a narrow window the table is scrolled. */
+  private static final double LEAST_NAME = 120;
+
   /** The most rows shown without scrolling. */
   private static final int MOST_SHOWN = 9;
 
   private static final double ROW = 29;
+
+  private static final double BAR = 12;
 
   private final Bench bench;
   private final Session session;
@@ -66,11 +72,13 @@ final class RoundTable extends VBox {
     grid.setVgap(3);
     for (double width : WIDTHS) {
       ColumnConstraints c = width > 0 ? new ColumnConstraints(width) : new ColumnConstraints();
+      c.setMinWidth(width > 0 ? width : LEAST_NAME);
       c.setHgrow(width > 0 ? Priority.NEVER : Priority.ALWAYS);
       grid.getColumnConstraints().add(c);
     }
     scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    // A height is not taken while the page is laid out.
+    scroll.widthProperty().addListener((o, was, is) -> Platform.runLater(this::hold));
     scroll.getStyleClass().add("page");
     scroll.setFocusTraversable(false);
     HBox add = new HBox(4, words("Add"));
@@ -98,9 +106,7 @@ final class RoundTable extends VBox {
       for (int k = 0; k < n; k++) {
         rows.add(new Row(k));
       }
-      double height = ROW * Math.min(n, MOST_SHOWN) + 20;
-      scroll.setMinHeight(height);
-      scroll.setMaxHeight(height);
+      hold();
       complaint
           .textProperty()
           .bind(
@@ -112,6 +118,14 @@ final class RoundTable extends VBox {
                       .toArray(javafx.beans.Observable[]::new)));
     }
     rows.forEach(r -> r.show(round));
+  }
+
+  /** As high as its rows, and its bar where it is scrolled sideways. */
+  private void hold() {
+    double bar = scroll.getWidth() > 0 && scroll.getWidth() < grid.minWidth(-1) ? BAR : 0;
+    double height = ROW * Math.min(rows.size(), MOST_SHOWN) + 20 + bar;
+    scroll.setMinHeight(height);
+    scroll.setMaxHeight(height);
   }
 
   private String firstComplaint() {

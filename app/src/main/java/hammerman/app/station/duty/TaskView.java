@@ -1,5 +1,6 @@
 package hammerman.app.station.duty;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.Following;
 import hammerman.app.control.Form;
 import hammerman.app.control.LogPanel;
@@ -23,12 +24,15 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The task in one of its forms, drawn as power over time beside it. */
 final class TaskView extends VBox {
+  /** Where there is less for the picture than this, px, it stands below the fields. */
+  private static final double LEAST_DRAWN = 240;
+
   private final Session session;
   private final DutyTrace trace = new DutyTrace();
   private final RoundTable rounds;
@@ -51,10 +55,13 @@ final class TaskView extends VBox {
                     .session()
                     .edit("Log as the duty", Station.DUTY, p -> withTask(p, log.asTask())));
     ToggleGroup group = new ToggleGroup();
-    HBox words = new HBox();
+    FlowPane words = new FlowPane();
+    words.setMinHeight(USE_PREF_SIZE);
+    words.setPrefWrapLength(600);
     for (TaskKind kind : TaskKind.values()) {
       ToggleButton button = new ToggleButton(kind.words());
       button.getStyleClass().add("segment");
+      button.setMinWidth(USE_PREF_SIZE);
       button.setId("task-" + kind.name().toLowerCase(Locale.ROOT));
       button.setToggleGroup(group);
       button.setOnAction(e -> choose(kind));
@@ -72,16 +79,16 @@ final class TaskView extends VBox {
         p -> ((Task.ByLog) p.duty().task()).rounds(),
         (p, n) -> withTask(p, ((Task.ByLog) p.duty().task()).withRounds(n)),
         p -> p.duty().task() instanceof Task.ByLog);
-    HBox top = new HBox(24, words, repeat.node());
-    top.setStyle("-fx-alignment: center-left;");
+    Beside top = new Beside(words, repeat.node());
     beside.setMinWidth(270);
     beside.setMaxWidth(270);
     beside.getChildren().setAll(vehicle().node(), steady().node());
     VBox drawn = new VBox(4, Page.heading("Once through, at the battery"), trace);
     VBox.setVgrow(trace, Priority.ALWAYS);
     trace.setPrefHeight(200);
-    HBox.setHgrow(drawn, Priority.ALWAYS);
-    HBox lower = new HBox(24, beside, drawn);
+    trace.setMinHeight(170);
+    drawn.setMinWidth(LEAST_DRAWN);
+    Beside lower = new Beside(beside, drawn);
     VBox.setVgrow(lower, Priority.ALWAYS);
     getChildren().addAll(top, rounds, importer, lower);
     Following.follow(this, session.projectProperty(), p -> show(p.duty().task()));

@@ -31,7 +31,6 @@ import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
@@ -107,11 +106,10 @@ public final class FitStation implements StationView {
   }
 
   private VBox begin() {
-    Label words =
-        new Label(
-            "Begin with the room there is: its inside width and height, and how deep it is. Cells,"
-                + " groups, strips and heat follow.");
-    words.setWrapText(true);
+    Words words = new Words("answer");
+    words.setText(
+        "Begin with the room there is: its inside width and height, and how deep it is. Cells,"
+            + " groups, strips and heat follow.");
     Button start = new Button("Begin with a plain box");
     start.setId("begin-fit");
     start.getStyleClass().add("act");

@@ -4,6 +4,7 @@ import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.QuantityField;
+import hammerman.app.control.SidewaysPane;
 import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
@@ -85,7 +86,7 @@ final class ChargingView extends VBox {
     VBox right = new VBox(8, Page.heading("From where the duty ends, by charger"), chargers);
     right.setMinWidth(340);
     schools.setId("ceilings");
-    schools.setHgap(14);
+    schools.setHgap(10);
     schools.setVgap(6);
     Words caution =
         Words.caution(
@@ -95,7 +96,7 @@ final class ChargingView extends VBox {
         .addAll(
             new Beside(left, right),
             Page.heading("How full? Years gained, range lost"),
-            schools,
+            new SidewaysPane(schools),
             caution);
     measure(null);
   }
@@ -148,7 +149,7 @@ final class ChargingView extends VBox {
                         t.word()))
             .toList());
     schools.getChildren().clear();
-    String[] heads = {"School", "Charge to", "Goes on for", "Life", "Serves the duty", ""};
+    String[] heads = {"School", "Charge to", "Goes on for", "Life", "Served", ""};
     for (int c = 0; c < heads.length; c++) {
       schools.add(styled(heads[c], "table-head"), c, 0);
     }

@@ -1,6 +1,7 @@
 package hammerman.app.station.guard;
 
 import hammerman.app.control.Views;
+import hammerman.app.control.Words;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.StationView;
@@ -14,7 +15,6 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -35,9 +35,7 @@ public final class GuardStation implements StationView {
     PartsView all = new PartsView(forms, charging);
     add("Parts", "parts", all, all::show);
     TimeCurrentPicture curves = new TimeCurrentPicture();
-    Label verdict = new Label();
-    verdict.getStyleClass().add("answer");
-    verdict.setId("time-current-verdict");
+    Words verdict = new Words("answer", "time-current-verdict");
     VBox time = new VBox(8, verdict, curves);
     VBox.setVgrow(curves, Priority.ALWAYS);
     add(

@@ -3,6 +3,7 @@ package hammerman.app.station.guard;
 import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.FileAsk;
+import hammerman.app.control.SidewaysPane;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
@@ -30,7 +31,7 @@ final class WiringView extends VBox {
   private final Session session;
   private final DiagramPicture diagram = new DiagramPicture();
   private final Facts cuts =
-      new Facts("fact-value", "answer", "fact-value", "fact-value", "fact-value");
+      new Facts("answer", "answer", "fact-value", "fact-value", "fact-value");
   private final Label totals = new Label();
   private final Label said = new Label();
   private @Nullable Diagram drawn;
@@ -52,16 +53,17 @@ final class WiringView extends VBox {
                 .files()
                 .save("Save the diagram", SVG, session.project().name() + " wiring.svg")
                 .ifPresent(this::save));
-    cuts.setHgap(18);
+    cuts.setHgap(14);
     VBox list = new VBox(6, Page.heading("Cut list, slack included"), cuts, totals);
     VBox leads = forms.leads();
     leads.setMinWidth(250);
     Beside upper = new Beside(leads, list);
-    VBox.setVgrow(diagram, Priority.ALWAYS);
     diagram.setPrefHeight(260);
+    SidewaysPane seen = new SidewaysPane(diagram);
+    VBox.setVgrow(seen, Priority.ALWAYS);
     HBox last = new HBox(12, export, said);
     last.setStyle("-fx-alignment: center-left;");
-    getChildren().addAll(upper, diagram, last);
+    getChildren().addAll(upper, seen, last);
   }
 
   void show(Forecast f) {
@@ -70,7 +72,7 @@ final class WiringView extends VBox {
     for (WiringPlan.Run r : plan.runs()) {
       rows.add(
           List.of(
-              (r.positive() ? "+ " : "− ") + r.from() + " → " + r.to(),
+              poles((r.positive() ? "+ " : "− ") + r.from() + " → " + r.to()),
               r.wire().text(),
               Figures.of(r.length(), Unit.METRE, 2),
               Figures.of(r.drop(), Unit.MILLIVOLT, 0),
@@ -97,6 +99,11 @@ final class WiringView extends VBox {
     totals.setText(words.toString());
     drawn = Diagram.of(f.design(), plan);
     diagram.show(drawn);
+  }
+
+  /** The sign of a pole stays with what it is a pole of. */
+  private static String poles(String text) {
+    return text.replace(" +", "\u00a0+").replace(" −", "\u00a0−");
   }
 
   private void save(Path file) {

@@ -90,7 +90,7 @@ final class CompareView extends StackPane {
             differ);
     what.setMinWidth(300);
     VBox which = new VBox(8, new FlowPane(8, 4, with, first), others);
-    which.setMinWidth(others.getMinWidth());
+    which.minWidthProperty().bind(others.minWidthProperty());
     which.setPrefWidth(430);
     VBox.setVgrow(others, Priority.ALWAYS);
     Beside both = new Beside(which, what);

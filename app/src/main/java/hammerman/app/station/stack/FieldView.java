@@ -1,5 +1,6 @@
 package hammerman.app.station.stack;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.Facts;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.Form;
@@ -33,11 +34,18 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** The field of counts for the chosen cell, with strip and box beside it. */
-final class FieldView extends HBox {
+final class FieldView extends StackPane {
+  /** Where there is less for the map than this, px, what is beside it goes below. */
+  private static final double LEAST_MAP = 300;
+
+  /** More than any window has: the map takes all there is, px. */
+  private static final double ALL = 4000;
+
   private final Session session;
   private final FieldPicture field;
   private final Label reason = new Label();
@@ -54,7 +62,6 @@ final class FieldView extends HBox {
   private int tried;
 
   FieldView(Bench bench, Runnable answered) {
-    super(20);
     session = bench.session();
     this.answered = answered;
     field = new FieldPicture(this::choose);
@@ -68,7 +75,9 @@ final class FieldView extends HBox {
     top.setStyle("-fx-alignment: center-left;");
     VBox map = new VBox(6, top, field, reason);
     VBox.setVgrow(field, Priority.ALWAYS);
-    setHgrow(map, Priority.ALWAYS);
+    field.setMinHeight(200);
+    map.setMinWidth(LEAST_MAP);
+    map.setPrefWidth(ALL);
     series = new Stepper("In series", n -> choose(n, pack().parallel()));
     parallel = new Stepper("In parallel", n -> choose(pack().series(), n));
     perCell = bench.figure("Per cell, hardest moment", Headline.CURRENT_PER_CELL);
@@ -81,9 +90,8 @@ final class FieldView extends HBox {
             new VBox(0, perCell, continuous, sag),
             build().node(),
             new VBox(4, Page.heading("One step away"), steps));
-    right.setMinWidth(292);
-    right.setMaxWidth(330);
-    getChildren().addAll(map, right);
+    right.setMinWidth(310);
+    getChildren().add(new Beside(map, right));
   }
 
   private ChoiceBox<String> contours() {

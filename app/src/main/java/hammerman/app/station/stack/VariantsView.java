@@ -1,5 +1,6 @@
 package hammerman.app.station.stack;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.TypedField;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
@@ -17,12 +18,14 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import javafx.geometry.HPos;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -34,6 +37,9 @@ final class VariantsView extends VBox {
   private static final int MOST = 4;
 
   private static final double LIST_HEIGHT = 114;
+
+  /** Charts stand beside each other where each has this, px. */
+  private static final double LEAST_CHART = 300;
 
   /**
    * A variant with its forecast.
@@ -83,9 +89,8 @@ final class VariantsView extends VBox {
     table.setId("comparison");
     table.setHgap(24);
     table.setVgap(0);
-    HBox charts =
-        new HBox(
-            24,
+    Beside charts =
+        new Beside(
             chart("Voltage at the machine, until the pack ends", voltage),
             chart("Capacity over the years", life));
     VBox.setVgrow(charts, Priority.ALWAYS);
@@ -102,7 +107,7 @@ final class VariantsView extends VBox {
     VBox box = new VBox(2, Page.heading(name), picture);
     VBox.setVgrow(picture, Priority.ALWAYS);
     picture.setPrefSize(300, 100);
-    HBox.setHgrow(box, Priority.ALWAYS);
+    box.setMinWidth(LEAST_CHART);
     return box;
   }
 
@@ -176,8 +181,12 @@ final class VariantsView extends VBox {
     remove.setDisable(project.variants().size() == 1);
     remove.setOnAction(
         e -> session.edit("Remove variant", Station.STACK, p -> p.withActive(k).minusVariant()));
-    HBox row = new HBox(8, tick, name, counts, work, copy, remove);
-    row.setStyle("-fx-alignment: center-left;");
+    HBox what = new HBox(8, tick, name, counts);
+    what.setAlignment(Pos.CENTER_LEFT);
+    HBox todo = new HBox(8, work, copy, remove);
+    todo.setAlignment(Pos.CENTER_LEFT);
+    FlowPane row = new FlowPane(8, 4, what, todo);
+    row.setMinHeight(USE_PREF_SIZE);
     return row;
   }
 
@@ -186,6 +195,7 @@ final class VariantsView extends VBox {
     button.setId(id + "-" + (k + 1));
     button.setAccessibleText(words + ", variant " + (k + 1));
     button.getStyleClass().addAll("plain", "small");
+    button.setMinWidth(USE_PREF_SIZE);
     return button;
   }
 
