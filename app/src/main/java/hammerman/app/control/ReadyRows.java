@@ -38,8 +38,14 @@ final class ReadyRows<T> {
   private final Deque<Runnable> steps = new ArrayDeque<>();
   private boolean stepping;
 
-  ReadyRows(List<Column<T>> columns) {
+  private final Runnable ready;
+
+  /**
+   * @param ready is run when a long list of rows has been got ready
+   */
+  ReadyRows(List<Column<T>> columns, Runnable ready) {
     this.columns = columns;
+    this.ready = ready;
   }
 
   /**
@@ -83,6 +89,7 @@ final class ReadyRows<T> {
       int column = k;
       steps.add(() -> rising(column));
     }
+    steps.add(ready);
     if (!stepping) {
       stepping = true;
       Platform.runLater(this::step);

@@ -66,6 +66,7 @@ public final class RecordTable<T> extends VBox {
 
   private final Sideways sideways;
   private boolean filling;
+  private boolean rehearsed;
   private final ReadOnlyObjectWrapper<@Nullable T> chosen =
       new ReadOnlyObjectWrapper<>(this, "chosen", null);
   private Consumer<List<List<String>>> paste = lines -> {};
@@ -82,7 +83,7 @@ public final class RecordTable<T> extends VBox {
   public RecordTable(String id, String name, String empty, List<Column<T>> columns) {
     super(4);
     this.columns = List.copyOf(columns);
-    rows = new ReadyRows<>(this.columns);
+    rows = new ReadyRows<>(this.columns, this::rehearse);
     filter.setId(id + "-filter");
     filter.setPromptText("Filter by words");
     filter.setAccessibleText("Filter " + name);
@@ -215,6 +216,24 @@ public final class RecordTable<T> extends VBox {
         f.end();
       }
     }
+  }
+
+  /**
+   * Shows the rows the other way round, and as they were again before anybody sees it: a table
+   * whose code has never run would follow the first key typed several times as slowly.
+   */
+  private void rehearse() {
+    if (rehearsed || table.getScene() == null || chosen.get() != null) {
+      return;
+    }
+    rehearsed = true;
+    List<T> now = List.copyOf(seen);
+    filling = true;
+    seen.setAll(now.reversed());
+    table.layout();
+    seen.setAll(now);
+    table.layout();
+    filling = false;
   }
 
   /** Puts the rows that pass the filter into the table; the one chosen stays so if it is there. */

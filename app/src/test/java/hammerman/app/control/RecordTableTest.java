@@ -26,6 +26,7 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
@@ -187,6 +188,31 @@ class RecordTableTest {
     return table(
         List.of(
             Column.words("Label", 100, Cell::label).styled(c -> c.volts() < 2.5 ? "bad" : "good")));
+  }
+
+  @Test
+  void aLongTableIsAsItWasWhenItHasBeenGotReady() {
+    List<Cell> many = IntStream.range(0, 900).mapToObj(k -> new Cell("C" + k, k)).toList();
+    List<@Nullable Cell> told = new ArrayList<>();
+    RecordTable<Cell> table =
+        fx(
+            () -> {
+              RecordTable<Cell> made = table();
+              made.chosenProperty().addListener((o, was, is) -> told.add(is));
+              seen(made);
+              made.show(many);
+              return made;
+            });
+    for (int k = 0; k < 30; k++) {
+      fx(() -> null); // between events it goes on by a step
+    }
+    fx(
+        () -> {
+          assertThat(inner(table).getItems()).isEqualTo(many);
+          assertThat(seen(table)).startsWith("C0 0.00", "C1 1.00", "C2 2.00");
+          assertThat(told).as("nothing was chosen on the way").isEmpty();
+          return null;
+        });
   }
 
   @Test
