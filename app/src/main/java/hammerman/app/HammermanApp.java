@@ -62,7 +62,7 @@ public final class HammermanApp extends Application {
       frame.open(Path.of(first));
     }
     if (first.equals("--until-shown")) {
-      stage.setOnShown(e -> Platform.runLater(() -> Platform.runLater(HammermanApp::reportShown)));
+      stage.setOnShown(e -> reportDrawn(scene));
     }
     stage.show();
     if (walk) {
@@ -104,6 +104,26 @@ public final class HammermanApp extends Application {
     settings.put("height", stage.getScene().getHeight());
     Latest.giveUpAll();
     workshop.close();
+  }
+
+  /** The second pulse begins when the picture of the first one is drawn. */
+  private static void reportDrawn(Scene scene) {
+    scene.addPostLayoutPulseListener(
+        new Runnable() {
+          private boolean laidOut;
+
+          @Override
+          public void run() {
+            if (laidOut) {
+              scene.removePostLayoutPulseListener(this);
+              reportShown();
+            } else {
+              laidOut = true;
+              Platform.requestNextPulse();
+            }
+          }
+        });
+    Platform.requestNextPulse();
   }
 
   /** Prints the time from the start of the process to the first drawn window, in ms. */
