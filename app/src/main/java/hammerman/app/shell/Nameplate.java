@@ -32,6 +32,9 @@ final class Nameplate extends HBox {
   private final Session session;
   private final TypedField name = new TypedField("Name of the project", this::rename);
   private boolean brief;
+  private boolean narrow;
+  private String called = "";
+  private String place = "";
   private @Nullable CellType cell;
   private final Label variant = new Label();
   private final Label counts = new Label();
@@ -72,6 +75,12 @@ final class Nameplate extends HBox {
     price.setManaged(!is);
   }
 
+  /** Takes the least: one variant among several by its place alone. */
+  void narrow(boolean is) {
+    narrow = is;
+    variant();
+  }
+
   /** Takes a little less: the cell by its chemistry alone. */
   void brief(boolean is) {
     brief = is;
@@ -81,9 +90,17 @@ final class Nameplate extends HBox {
   void show(Project project) {
     name.show(project.name());
     int of = project.variants().size();
-    variant.setText(
-        project.variant().name()
-            + (of > 1 ? " · variant " + (project.active() + 1) + " of " + of : ""));
+    called = project.variant().name();
+    place = of > 1 ? "variant " + (project.active() + 1) + " of " + of : "";
+    variant();
+  }
+
+  /** In the narrowest window the name of one among several is told when one points. */
+  private void variant() {
+    String whole = place.isEmpty() ? called : called + " · " + place;
+    boolean shorter = narrow && !place.isEmpty();
+    variant.setText(shorter ? place : whole);
+    variant.setTooltip(shorter ? new Tooltip(whole) : null);
   }
 
   void show(Forecast f) {

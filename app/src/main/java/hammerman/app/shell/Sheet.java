@@ -129,6 +129,7 @@ final class Sheet extends BorderPane {
     wordmark.setVisible(width >= FULL_PLATE);
     wordmark.setManaged(width >= FULL_PLATE);
     undo.setShown(width >= BUTTONS);
+    plate.narrow(width < MARGINS);
     pseudoClassStateChanged(NARROW, width < MARGINS);
   }
 

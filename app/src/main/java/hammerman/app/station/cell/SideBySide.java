@@ -70,6 +70,7 @@ final class SideBySide extends VBox {
     table.setId("beside-table");
     table.setHgap(20);
     table.setVgap(2);
+    chart.setMinHeight(160);
     VBox.setVgrow(chart, Priority.ALWAYS);
     getChildren().addAll(words, table, Page.heading("At the duty's heaviest ten minutes"), chart);
   }

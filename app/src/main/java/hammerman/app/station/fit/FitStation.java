@@ -45,6 +45,8 @@ public final class FitStation implements StationView {
   /** The least width of the sheet, px. */
   private static final double LEAST_SHEET = 320;
 
+  private static final double LEAST_SHEET_HEIGHT = 240;
+
   private final FitState state;
   private final Page page;
   private final Words cell = new Words("answer", "fit-cell");
@@ -68,6 +70,7 @@ public final class FitStation implements StationView {
     HBox foot = new HBox(12, nextSheet, cell);
     foot.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(cell, Priority.ALWAYS);
+    sheet.setMinHeight(LEAST_SHEET_HEIGHT);
     VBox left = new VBox(6, overlays(), sheet, foot);
     VBox.setVgrow(sheet, Priority.ALWAYS);
     left.setMinWidth(LEAST_SHEET);

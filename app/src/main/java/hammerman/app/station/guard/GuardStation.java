@@ -36,6 +36,7 @@ public final class GuardStation implements StationView {
     add("Parts", "parts", all, all::show);
     TimeCurrentPicture curves = new TimeCurrentPicture();
     Words verdict = new Words("answer", "time-current-verdict");
+    curves.setMinHeight(280);
     VBox time = new VBox(8, verdict, curves);
     VBox.setVgrow(curves, Priority.ALWAYS);
     add(

@@ -120,6 +120,7 @@ final class ReadyMadeView extends VBox {
     form.setPrefWidth(PART);
     facts.setId("ready-facts");
     facts.setHgap(26);
+    picture.setMinHeight(160);
     VBox results = new VBox(8, words, facts, picture);
     VBox.setVgrow(picture, Priority.ALWAYS);
     Beside body = new Beside(form, results);

@@ -66,6 +66,7 @@ final class TwoPacksView extends VBox {
     VBox results = new VBox(8, words, facts, picture);
     VBox.setVgrow(picture, Priority.ALWAYS);
     picture.setPrefHeight(260);
+    picture.setMinHeight(180);
     GuardForms forms = new GuardForms(session, parts, PackGuard.SECOND);
     ChargeForms charging = new ChargeForms(session, parts, PackGuard.SECOND);
     Views sides = new Views();

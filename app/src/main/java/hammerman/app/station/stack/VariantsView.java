@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -89,10 +90,9 @@ final class VariantsView extends VBox {
     table.setId("comparison");
     table.setHgap(24);
     table.setVgap(0);
-    Beside charts =
-        new Beside(
-            chart("Voltage at the machine, until the pack ends", voltage),
-            chart("Capacity over the years", life));
+    VBox left = chart("Voltage at the machine, until the pack ends", voltage);
+    Beside charts = new Beside(left, chart("Capacity over the years", life));
+    left.prefWidthProperty().bind(charts.widthProperty().divide(2));
     VBox.setVgrow(charts, Priority.ALWAYS);
     ScrollPane scroll = new ScrollPane(list);
     scroll.setFitToWidth(true);
@@ -100,13 +100,15 @@ final class VariantsView extends VBox {
     scroll.getStyleClass().add("page");
     scroll.setFocusTraversable(false);
     scroll.setMaxHeight(LIST_HEIGHT);
+    scroll.minHeightProperty().bind(Bindings.min(LIST_HEIGHT, list.heightProperty().add(4)));
     getChildren().addAll(scroll, words, table, charts);
   }
 
   private static VBox chart(String name, VariantsChart picture) {
     VBox box = new VBox(2, Page.heading(name), picture);
     VBox.setVgrow(picture, Priority.ALWAYS);
-    picture.setPrefSize(300, 100);
+    picture.setPrefSize(300, 120);
+    picture.setMinHeight(120);
     box.setMinWidth(LEAST_CHART);
     return box;
   }
@@ -186,6 +188,7 @@ final class VariantsView extends VBox {
     HBox todo = new HBox(8, work, copy, remove);
     todo.setAlignment(Pos.CENTER_LEFT);
     FlowPane row = new FlowPane(8, 4, what, todo);
+    row.setPrefWrapLength(700);
     row.setMinHeight(USE_PREF_SIZE);
     return row;
   }
