@@ -1,18 +1,23 @@
 package hammerman.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import hammerman.app.theme.Theme;
 import hammerman.finding.Station;
 import hammerman.guard.FuseClass;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.geometry.Orientation;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollBar;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -273,6 +278,59 @@ class WindowTest extends AtTheDesk {
             desk.stage.getScene().getRoot().lookupAll(".rail-count").stream()
                 .map(n -> ((Labeled) n).getText())
                 .toList());
+  }
+
+  /** Lays the window out in another size than that of the screen there is offscreen. */
+  private void window(double width, double height) {
+    Desk.fx(
+        () -> {
+          desk.frame.root().resize(width, height);
+          return null;
+        });
+    desk.quiet();
+  }
+
+  private Bounds drawn(String selector) {
+    Node node = desk.find(selector, Node.class);
+    return Desk.fx(() -> node.localToScene(node.getLayoutBounds()));
+  }
+
+  @Test
+  void aScaleThatTheWindowHasNoRoomForIsDrawnAsLargeAsThereIs() {
+    desk.example();
+    window(1000, 640);
+    double plain = drawn("#menu").getHeight();
+    for (int k = 0; k < 10; k++) {
+      desk.keys(KeyCode.CONTROL, KeyCode.EQUALS);
+    }
+    window(1000, 640);
+    assertThat(desk.text("#message")).isEqualTo("200 % is set; this window has room for 156 %.");
+    assertThat(drawn("#menu").getHeight()).isCloseTo(1.5625 * plain, within(2.0));
+    assertThat(drawn("#menu").getMaxX()).isLessThanOrEqualTo(1000);
+    assertThat(drawn("#station-duty").getMinX()).isPositive();
+    window(2560, 1440);
+    assertThat(drawn("#menu").getHeight()).as("as it was set").isCloseTo(2 * plain, within(2.0));
+  }
+
+  private boolean isScrolledSideways(String selector) {
+    Node of = desk.find(selector, Node.class);
+    return Desk.fx(
+        () ->
+            of.lookupAll(".scroll-bar").stream()
+                .map(ScrollBar.class::cast)
+                .anyMatch(b -> b.isVisible() && b.getOrientation() == Orientation.HORIZONTAL));
+  }
+
+  @Test
+  void aTableWiderThanANarrowWindowIsScrolledAndNotItsPage() {
+    desk.example();
+    desk.view(Station.CELL, "library");
+    assertThat(isScrolledSideways("#cells")).isFalse();
+    window(640, 800);
+    assertThat(isScrolledSideways("#cells")).isTrue();
+    assertThat(drawn("#cells-filter").getMaxX()).isLessThan(640);
+    window(1280, 800);
+    assertThat(isScrolledSideways("#cells")).isFalse();
   }
 
   @Test
