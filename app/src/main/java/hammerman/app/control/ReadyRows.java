@@ -26,6 +26,7 @@ final class ReadyRows<T> {
   private static final int READIED = 200;
 
   private final List<Column<T>> columns;
+  private final Runnable ready;
   private List<T> rows = List.of();
 
   /** What is looked through in each row: to write it anew at every key would be slow. */
@@ -37,8 +38,6 @@ final class ReadyRows<T> {
   private Function<T, String> hidden = row -> "";
   private final Deque<Runnable> steps = new ArrayDeque<>();
   private boolean stepping;
-
-  private final Runnable ready;
 
   /**
    * @param ready is run when a long list of rows has been got ready
@@ -116,8 +115,8 @@ final class ReadyRows<T> {
       if (k == heads.size() - 1) {
         order = h.falling() ? rising(h.column()).reversed() : rising(h.column());
       } else {
-        Comparator<T> rows = columns.get(h.column()).order();
-        order = order.stream().sorted(h.falling() ? rows.reversed() : rows).toList();
+        Comparator<T> rising = columns.get(h.column()).order();
+        order = order.stream().sorted(h.falling() ? rising.reversed() : rising).toList();
       }
     }
     return order.stream().filter(having(typed)).toList();

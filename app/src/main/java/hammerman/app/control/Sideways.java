@@ -53,14 +53,22 @@ final class Sideways {
     if (page != null) {
       page.viewportBoundsProperty().removeListener(resized);
     }
-    page = null;
-    for (Node n = part.getScene() == null ? null : part; n != null; n = n.getParent()) {
-      if (n instanceof ScrollPane p && p.getStyleClass().contains("page")) {
-        page = p;
-        p.viewportBoundsProperty().addListener(resized);
-      }
+    page = part.getScene() == null ? null : outermost();
+    if (page != null) {
+      page.viewportBoundsProperty().addListener(resized);
     }
     hold();
+  }
+
+  /** The page itself; a part of it may be scrolled, too. */
+  private @Nullable ScrollPane outermost() {
+    ScrollPane found = null;
+    for (Node n = part; n != null; n = n.getParent()) {
+      if (n instanceof ScrollPane p && p.getStyleClass().contains("page")) {
+        found = p;
+      }
+    }
+    return found;
   }
 
   private void hold() {

@@ -1,5 +1,6 @@
 package hammerman.app.control;
 
+import javafx.geometry.Orientation;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Region;
 
@@ -7,6 +8,9 @@ import javafx.scene.layout.Region;
 public final class SidewaysPane extends ScrollPane {
   /** Height of the bar, px. */
   private static final double BAR = 12;
+
+  /** What the viewport has less than there is inside, px. */
+  private static final double RIM = 2;
 
   private final Region part;
 
@@ -22,13 +26,28 @@ public final class SidewaysPane extends ScrollPane {
     getStyleClass().add("page");
   }
 
+  /** How wide it is decides whether there is a bar, and how high words in it are. */
+  @Override
+  public Orientation getContentBias() {
+    return Orientation.HORIZONTAL;
+  }
+
   @Override
   protected double computeMinHeight(double width) {
-    return part.minHeight(-1) + BAR;
+    return part.minHeight(within(width)) + around(width);
   }
 
   @Override
   protected double computePrefHeight(double width) {
-    return part.prefHeight(-1) + BAR;
+    return part.prefHeight(within(width)) + around(width);
+  }
+
+  private double within(double width) {
+    return width < 0 ? -1 : Math.max(width, part.minWidth(-1));
+  }
+
+  private double around(double width) {
+    double bar = width >= 0 && width < part.minWidth(-1) ? BAR : 0;
+    return bar + RIM + snappedTopInset() + snappedBottomInset();
   }
 }

@@ -306,11 +306,12 @@ public final class Frame {
   private void scale(double by) {
     zoom.setScale(zoom.scale() + by);
     settings.put("scale", zoom.scale());
-    if (zoom.drawn() < zoom.scale()) {
-      status.tell(
-          "%.0f %% is set; this window has room for %.0f %%."
-              .formatted(100 * zoom.scale(), Math.floor(100 * zoom.drawn())));
-    }
+    double set = 100 * zoom.scale();
+    double room = Math.floor(100 * zoom.drawn());
+    status.tell(
+        room < set
+            ? "%.0f %% is set; this window has room for %.0f %%.".formatted(set, room)
+            : "Drawn at %.0f %%.".formatted(set));
   }
 
   private void failed(Throwable e) {

@@ -102,6 +102,8 @@ public final class Page extends VBox {
   public static Label heading(String text) {
     Label label = new Label(text);
     label.getStyleClass().add("section-title");
+    label.setWrapText(true);
+    label.setMinHeight(USE_PREF_SIZE);
     label.setMaxWidth(Double.MAX_VALUE);
     return label;
   }

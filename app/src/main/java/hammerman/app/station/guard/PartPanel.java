@@ -1,6 +1,7 @@
 package hammerman.app.station.guard;
 
 import hammerman.app.control.Facts;
+import hammerman.app.control.SidewaysPane;
 import hammerman.app.control.Words;
 import hammerman.circuit.Circuit;
 import hammerman.circuit.Link;
@@ -30,7 +31,7 @@ final class PartPanel extends VBox {
     rows.setId("part-rows");
     rows.setHgap(10);
     rows.setVgap(2);
-    getChildren().addAll(title, guarded, rows);
+    getChildren().addAll(title, guarded, new SidewaysPane(rows));
   }
 
   void show(Circuit circuit, Link link) {
