@@ -175,19 +175,17 @@ final class Desk {
   void quiet() {
     do {
       await(() -> followed() && !Latest.anyBusy(), "it never came to rest");
-      WaitForAsyncUtils.waitForFxEvents();
+      WaitForAsyncUtils.waitForFxEvents(1);
     } while (fx(() -> !followed() || Latest.anyBusy()));
     // The page's bar comes after a layout and makes the page narrower; so does a bar within it.
-    for (int k = 0; k < 2; k++) {
+    for (int k = 0; k < 3; k++) {
       fx(
           () -> {
-            for (int n = 0; n < 2; n++) {
-              stage.getScene().getRoot().applyCss();
-              stage.getScene().getRoot().layout();
-            }
+            stage.getScene().getRoot().applyCss();
+            stage.getScene().getRoot().layout();
             return null;
           });
-      WaitForAsyncUtils.waitForFxEvents();
+      WaitForAsyncUtils.waitForFxEvents(1);
     }
   }
 

@@ -17,6 +17,7 @@ import hammerman.pack.Lot;
 import hammerman.project.Project;
 import hammerman.project.Shipped;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -65,9 +66,7 @@ class GeometryTest extends AtTheDesk {
     // What a view shows is worked out once; all windows are looked at then.
     desk.everyView(
         (station, view) -> {
-          for (int k = 0; k < WINDOWS_EACH; k++) {
-            int at = (number + k) % WINDOWS.length;
-            boolean day = (number / WINDOWS.length + number + at) % 2 == 0;
+          for (int at : windows(number)) {
             double[] window = WINDOWS[at];
             String where =
                 "%s %s of %s at %.0fx%.0f, %.0f %%: "
@@ -78,10 +77,24 @@ class GeometryTest extends AtTheDesk {
                         window[0],
                         window[1],
                         100 * window[2]);
-            draw(window, day ? Theme.DAY : Theme.NIGHT).forEach(f -> faults.add(where + f));
+            draw(window, theme(number, at)).forEach(f -> faults.add(where + f));
           }
         });
     assertThat(faults).isEmpty();
+  }
+
+  /** The windows of a design, first those in the theme that there is: another one takes long. */
+  private List<Integer> windows(int number) {
+    Theme now = Desk.fx(() -> desk.frame.theme());
+    return IntStream.range(0, WINDOWS_EACH)
+        .mapToObj(k -> (number + k) % WINDOWS.length)
+        .sorted(Comparator.comparing(at -> theme(number, at) != now))
+        .toList();
+  }
+
+  private static Theme theme(int number, int window) {
+    boolean day = (number / WINDOWS.length + number + window) % 2 == 0;
+    return day ? Theme.DAY : Theme.NIGHT;
   }
 
   /** Shows what is there in a window of another size, and returns what is wrong with it. */
