@@ -5,16 +5,19 @@ import java.util.List;
 import javafx.geometry.Orientation;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Parts beside each other where there is the width for them, and in further rows where not. In a
- * row each part has the width it asks for as far as there is room, and the last one the rest. Rows
- * have the height that they ask for as far as there is room, and the last one the rest.
+ * row each part has the width it asks for as far as there is room, and one the rest: the last, or
+ * the one that is said to grow. Rows have the height that they ask for as far as there is room, and
+ * the last one the rest.
  */
 public final class Beside extends Pane {
   private static final double GAP = 20;
 
   private final List<Region> parts;
+  private @Nullable Region growing;
 
   /** Parts in a row, with their widths. */
   private record Row(List<Region> parts, List<Double> widths) {
@@ -39,6 +42,12 @@ public final class Beside extends Pane {
   public Beside(Region... parts) {
     this.parts = List.of(parts);
     getChildren().addAll(parts);
+  }
+
+  /** Gives a part, instead of the last of its row, the width that the others do not ask for. */
+  public Beside growing(Region part) {
+    growing = part;
+    return this;
   }
 
   @Override
@@ -75,14 +84,17 @@ public final class Beside extends Pane {
     for (Region part : row) {
       room -= part.minWidth(-1);
     }
+    int grows = growing == null ? -1 : row.indexOf(growing);
+    int rest = grows < 0 ? row.size() - 1 : grows;
     List<Double> widths = new ArrayList<>();
     for (Region part : row) {
       double least = part.minWidth(-1);
-      boolean last = widths.size() == row.size() - 1;
-      double more = last ? room : Math.clamp(part.prefWidth(-1) - least, 0, Math.max(0, room));
+      double more =
+          widths.size() == rest ? 0 : Math.clamp(part.prefWidth(-1) - least, 0, Math.max(0, room));
       room -= more;
-      widths.add(snapSizeX(Math.max(least, least + more)));
+      widths.add(snapSizeX(least + more));
     }
+    widths.set(rest, snapSizeX(widths.get(rest) + Math.max(0, room)));
     return new Row(row, widths);
   }
 

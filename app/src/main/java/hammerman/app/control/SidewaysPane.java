@@ -13,14 +13,25 @@ public final class SidewaysPane extends ScrollPane {
   private static final double RIM = 2;
 
   private final Region part;
+  private final double most;
 
   /** Takes the part to hold; it is as wide as there is room, but not less than its least width. */
   public SidewaysPane(Region part) {
-    super(part);
-    this.part = part;
-    setFitToWidth(true);
+    this(part, Double.MAX_VALUE);
     setFitToHeight(true);
     setVbarPolicy(ScrollBarPolicy.NEVER);
+  }
+
+  /**
+   * Takes the part to hold, which is scrolled up and down too where it is higher than that.
+   *
+   * @param most the most that is seen of its height, px
+   */
+  public SidewaysPane(Region part, double most) {
+    super(part);
+    this.part = part;
+    this.most = most;
+    setFitToWidth(true);
     setMinWidth(0);
     setFocusTraversable(false);
     getStyleClass().add("page");
@@ -34,12 +45,12 @@ public final class SidewaysPane extends ScrollPane {
 
   @Override
   protected double computeMinHeight(double width) {
-    return part.minHeight(within(width)) + around(width);
+    return Math.min(most, part.minHeight(within(width))) + around(width);
   }
 
   @Override
   protected double computePrefHeight(double width) {
-    return part.prefHeight(within(width)) + around(width);
+    return Math.min(most, part.prefHeight(within(width))) + around(width);
   }
 
   private double within(double width) {

@@ -117,6 +117,7 @@ public final class Plot {
       return this;
     }
     pen.dashed(role, 1, x.from(), y.at(value), x.to(), y.at(value));
+    pen.shun(new double[] {x.from(), x.to()}, new double[] {y.at(value), y.at(value)}, 2);
     if (right) {
       pen.tagBefore(role, Pen.TEXT, x.to() - 4, y.at(value) - 9, name);
     } else {

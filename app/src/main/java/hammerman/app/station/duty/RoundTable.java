@@ -1,6 +1,7 @@
 package hammerman.app.station.duty;
 
 import hammerman.app.control.Form;
+import hammerman.app.control.SidewaysPane;
 import hammerman.app.control.TypedField;
 import hammerman.app.control.Words;
 import hammerman.app.session.Session;
@@ -22,12 +23,10 @@ import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -54,13 +53,11 @@ final class RoundTable extends VBox {
   private static final int MOST_SHOWN = 9;
 
   private static final double ROW = 29;
-
-  private static final double BAR = 12;
+  private static final double HEAD = 20;
 
   private final Bench bench;
   private final Session session;
   private final GridPane grid = new GridPane();
-  private final ScrollPane scroll = new ScrollPane(grid);
   private final Words complaint = new Words("complaint");
   private final List<Row> rows = new ArrayList<>();
 
@@ -76,11 +73,6 @@ final class RoundTable extends VBox {
       c.setHgrow(width > 0 ? Priority.NEVER : Priority.ALWAYS);
       grid.getColumnConstraints().add(c);
     }
-    scroll.setFitToWidth(true);
-    // A height is not taken while the page is laid out.
-    scroll.widthProperty().addListener((o, was, is) -> Platform.runLater(this::hold));
-    scroll.getStyleClass().add("page");
-    scroll.setFocusTraversable(false);
     HBox add = new HBox(4, words("Add"));
     add.setStyle("-fx-alignment: center-left;");
     for (Segment.Template t : Segment.Template.values()) {
@@ -94,7 +86,7 @@ final class RoundTable extends VBox {
                   "name-of-segment-" + (rows.size() + 1)));
       add.getChildren().add(button);
     }
-    getChildren().addAll(scroll, complaint, add);
+    getChildren().addAll(new SidewaysPane(grid, ROW * MOST_SHOWN + HEAD), complaint, add);
   }
 
   void show(Task.ByRound round) {
@@ -106,7 +98,6 @@ final class RoundTable extends VBox {
       for (int k = 0; k < n; k++) {
         rows.add(new Row(k));
       }
-      hold();
       complaint
           .textProperty()
           .bind(
@@ -118,14 +109,6 @@ final class RoundTable extends VBox {
                       .toArray(javafx.beans.Observable[]::new)));
     }
     rows.forEach(r -> r.show(round));
-  }
-
-  /** As high as its rows, and its bar where it is scrolled sideways. */
-  private void hold() {
-    double bar = scroll.getWidth() > 0 && scroll.getWidth() < grid.minWidth(-1) ? BAR : 0;
-    double height = ROW * Math.min(rows.size(), MOST_SHOWN) + 20 + bar;
-    scroll.setMinHeight(height);
-    scroll.setMaxHeight(height);
   }
 
   private String firstComplaint() {

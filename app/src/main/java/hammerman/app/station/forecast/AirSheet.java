@@ -68,6 +68,18 @@ final class AirSheet extends Picture {
       return;
     }
     List<AirSweep.Point> points = s.sweep().points();
+    if (points.stream().noneMatch(p -> p.fresh() > 0 || p.worn() > 0 || p.effort() > 0)) {
+      pen.centred(
+          Role.SOFT,
+          Pen.TEXT,
+          width / 2,
+          height / 2,
+          "From %s to %s of air, new or worn, it ends at once."
+              .formatted(
+                  Figures.of(points.getFirst().air(), Unit.CELSIUS),
+                  Figures.of(points.getLast().air(), Unit.CELSIUS)));
+      return;
+    }
     double longest = points.stream().mapToDouble(AirSweep.Point::fresh).max().orElse(0);
     boolean hours = Math.max(longest, s.sweep().wanted()) > 2 * 3600;
     double unit = hours ? 3600 : 60;

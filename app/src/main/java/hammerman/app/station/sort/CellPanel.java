@@ -44,10 +44,15 @@ final class CellPanel extends VBox {
   private static final Pattern RANGE =
       Pattern.compile("(.*?)(\\d+)\\s*(?:-|–|to)\\s*(?:\\1)?(\\d+)");
   private static final int MOST_ADDED = 5000;
+  private static final String NONE =
+      "Choose a row to see all that was measured of that cell, to type what is known of it, to put"
+          + " it aside or to pin it to a group. A figure in the table is typed where it stands, and"
+          + " a column can be pasted from a spreadsheet.";
 
   private final SortState state;
   private final Label title = Page.heading("No cell chosen");
   private final Words why = new Words("complaint", "cell-why");
+  private final Words none = new Words("fact-name", "no-cell");
   private final GridPane fields = new GridPane();
   private final Map<Measured, QuantityField> readings = new EnumMap<>(Measured.class);
   private final List<Described> described = new ArrayList<>();
@@ -102,7 +107,7 @@ final class CellPanel extends VBox {
             "Never charge or revive a cell that rests below its cut-off, is dented, leaks or gets"
                 + " warm by itself: put it aside, outdoors, away from what burns.");
     getChildren()
-        .addAll(title, whole, Page.heading("New cells"), new HBox(6, labels, add), caution);
+        .addAll(title, none, whole, Page.heading("New cells"), new HBox(6, labels, add), caution);
     show(null);
   }
 
@@ -206,6 +211,7 @@ final class CellPanel extends VBox {
     entry = now;
     whole.setVisible(now != null);
     whole.setManaged(now != null);
+    none.setText(now == null ? NONE : "");
     if (now == null) {
       title.setText("No cell chosen");
       return;

@@ -1,6 +1,7 @@
 package hammerman.app.station.sort;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.EvenRows;
 import hammerman.app.control.FileAsk;
 import hammerman.app.control.Form;
 import hammerman.app.control.PlainButton;
@@ -63,7 +64,7 @@ final class TesterView extends StackPane {
   private final Words answer = new Words("answer", "schedule-answer");
   private final Words quicker = new Words("fact-name", "schedule-quicker");
   private final Words visits = new Words("fact-name", "schedule-visits");
-  private final FlowPane bays = new FlowPane(10, 10);
+  private final EvenRows bays = new EvenRows(10, 10);
   private @Nullable Schedule schedule;
 
   /**

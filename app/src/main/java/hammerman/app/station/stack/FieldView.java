@@ -43,9 +43,6 @@ final class FieldView extends StackPane {
   /** Where there is less for the map than this, px, what is beside it goes below. */
   private static final double LEAST_MAP = 300;
 
-  /** More than any window has: the map takes all there is, px. */
-  private static final double ALL = 4000;
-
   private final Session session;
   private final FieldPicture field;
   private final Label reason = new Label();
@@ -77,7 +74,6 @@ final class FieldView extends StackPane {
     VBox.setVgrow(field, Priority.ALWAYS);
     field.setMinHeight(200);
     map.setMinWidth(LEAST_MAP);
-    map.setPrefWidth(ALL);
     series = new Stepper("In series", n -> choose(n, pack().parallel()));
     parallel = new Stepper("In parallel", n -> choose(pack().series(), n));
     perCell = bench.figure("Per cell, hardest moment", Headline.CURRENT_PER_CELL);
@@ -91,7 +87,8 @@ final class FieldView extends StackPane {
             build().node(),
             new VBox(4, Page.heading("One step away"), steps));
     right.setMinWidth(310);
-    getChildren().add(new Beside(map, right));
+    right.setPrefWidth(310);
+    getChildren().add(new Beside(map, right).growing(map));
   }
 
   private ChoiceBox<String> contours() {
