@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
  */
 final class Branch {
   private final PackState state;
-  private final Watch watch;
+  private final Limits limits;
+  private Watch watch;
   private final double capacity;
   private final double[] currents;
 
@@ -45,7 +46,8 @@ final class Branch {
             soc,
             ambient,
             null);
-    watch = new Watch(state, Limits.ofBranch(assembly.pack(), guard));
+    limits = Limits.ofBranch(assembly.pack(), guard);
+    watch = new Watch(state, limits);
     capacity = cells.capacity(0) * assembly.pack().parallel();
     currents = new double[samples];
     hottest = ambient;
@@ -135,6 +137,25 @@ final class Branch {
   /** When it opened, s; not a number if it has not. */
   double openedAt() {
     return openedAt;
+  }
+
+  /** Goes on by {@code dt} seconds without anything that could open it. */
+  void rest(double dt) {
+    state.step(current, dt);
+  }
+
+  /** Whether it is closed, or what opened it no longer stands in the way. */
+  boolean isBack() {
+    return !open || watch.isBack(why());
+  }
+
+  /** Closes again, if it is open and what opened it no longer stands in the way. */
+  void closeIfBack() {
+    if (open && isBack()) {
+      open = false;
+      found = null;
+      watch = new Watch(state, limits);
+    }
   }
 
   void record(int sample) {

@@ -18,8 +18,7 @@ import java.util.Optional;
  * @param air its temperature, K
  * @param run how the duty goes then
  * @param left share of the capacity left at its end that can be had in this air, 0 to 1
- * @param recovery whether what ended it too soon comes back; nothing where nothing did, and of two
- *     packs
+ * @param recovery whether what ended it too soon comes back; nothing where nothing did
  */
 public record Day(Kind kind, double air, Run run, double left, Optional<Recovery> recovery) {
   /** The kinds of day. */
@@ -80,10 +79,9 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
                     chain,
                     kind,
                     kind == Kind.HOTTEST
-                        ? hottest.both()
-                        : TwinRun.of(chain, air(chain, kind), kind == Kind.LAST ? worn : Health.NEW)
-                            .both(),
-                    Optional.empty()))
+                        ? hottest
+                        : TwinRun.of(
+                            chain, air(chain, kind), kind == Kind.LAST ? worn : Health.NEW)))
         .toList();
   }
 
@@ -128,6 +126,10 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
 
   private static Day of(Chain chain, Kind kind, Discharge.Rested rested) {
     return of(chain, kind, rested.run(), rested.recovery());
+  }
+
+  private static Day of(Chain chain, Kind kind, TwinRun run) {
+    return of(chain, kind, run.both(), run.recovery());
   }
 
   private static Day of(Chain chain, Kind kind, Run run, Optional<Recovery> recovery) {

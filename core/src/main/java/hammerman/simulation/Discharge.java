@@ -146,7 +146,7 @@ public final class Discharge {
    * @throws java.util.concurrent.CancellationException if the thread is interrupted meanwhile
    */
   public Run run() {
-    return integration(start()).run();
+    return integration().run();
   }
 
   /** A run, and whether what ended it comes back; nothing where it was gone through to its end. */
@@ -158,27 +158,21 @@ public final class Discharge {
    * @throws java.util.concurrent.CancellationException if the thread is interrupted meanwhile
    */
   public Rested runAndRest() {
-    PackState state = start();
-    Run run = integration(state).run();
-    return new Rested(
-        run,
-        run.outcome().complete()
-            ? Optional.empty()
-            : Optional.of(new Rest(state, terms.limits(), terms.load(), step()).after(run)));
+    Integration integration = integration();
+    Run run = integration.run();
+    return new Rested(run, new Rest(integration, terms.load(), step()).after(run));
   }
 
-  private PackState start() {
+  private Integration integration() {
     Placed placed = terms.layout();
-    return new PackState(
-        terms.cells(),
-        terms.assembly(),
-        terms.leads(),
-        terms.soc(),
-        terms.air(),
-        placed == null ? null : InPlace.of(placed.layout(), placed.design(), terms.air()));
-  }
-
-  private Integration integration(PackState state) {
+    PackState state =
+        new PackState(
+            terms.cells(),
+            terms.assembly(),
+            terms.leads(),
+            terms.soc(),
+            terms.air(),
+            placed == null ? null : InPlace.of(placed.layout(), placed.design(), terms.air()));
     return new Integration(
         state, terms.limits(), terms.load(), step(), terms.told() ? new CellRecorder(state) : null);
   }

@@ -6,7 +6,7 @@ import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 
 /** One discharge under way: goes through the load step by step and keeps the books. */
-final class Integration {
+final class Integration implements Unloaded {
   /** Ends are found to within this, s. */
   private static final double SOONEST = 1e-9;
 
@@ -79,6 +79,26 @@ final class Integration {
         recorder.extremes(),
         recorder.trace(),
         Optional.ofNullable(cells).map(CellRecorder::trace));
+  }
+
+  @Override
+  public void rest(double dt) {
+    state.step(0, dt);
+  }
+
+  @Override
+  public boolean isBack(Outcome ended) {
+    return watch.isBack(ended);
+  }
+
+  @Override
+  public double machineVoltage() {
+    return state.machineVoltage(0);
+  }
+
+  @Override
+  public Run takeUp(Load rest) {
+    return new Integration(state, limits, rest, step, null).run();
   }
 
   /** Goes through one step of the load in equal parts no longer than the run's step. */

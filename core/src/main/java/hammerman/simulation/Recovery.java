@@ -9,8 +9,10 @@ import hammerman.unit.Unit;
  * <p>The protection of a BMS closes again: on voltage once every group has recovered by {@link
  * #RELEASE_VOLTAGE}, on current after {@link #RELEASE_TIME}, on heat once the cells have cooled by
  * {@link #RELEASE_COOLER}. These are usual figures of the class; some units stay open until a
- * charger is joined. A machine starts again once its voltage is back. Neglected: a load that is
- * left switched on, and a cooler air than that of the run.
+ * charger is joined. A machine starts again once its voltage is back. While the protection is open
+ * a load that is left switched on draws nothing: it is back as soon, and starts by itself; only
+ * after too much current do usual units wait until it is off. Neglected: a cooler air than that of
+ * the run.
  */
 public sealed interface Recovery {
   /** A group rises so far above the cut-off before the BMS closes again, V; typical. */

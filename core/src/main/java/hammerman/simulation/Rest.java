@@ -1,10 +1,10 @@
 package hammerman.simulation;
 
 import hammerman.duty.Load;
+import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.BooleanSupplier;
 
-/** A pack left without load where a run has ended, until what ended it comes back. */
+/** Waits without load where a run has ended, until what ended it comes back. */
 final class Rest {
   /** Voltages that have not recovered by then do not do so by themselves, s. */
   private static final double VOLTAGE_WITHIN = 3600;
@@ -21,51 +21,37 @@ final class Rest {
   /** What is left of a load when it is done, s. */
   private static final double DONE = 1e-6;
 
-  private final PackState state;
-  private final Limits limits;
+  private final Unloaded packs;
   private final Load load;
   private final double step;
 
   /**
-   * @param state at the end of the run; goes on from there
+   * @param packs at the end of the run; they go on from there
    * @param load of the run
    * @param step the longest of the run, s
    */
-  Rest(PackState state, Limits limits, Load load, double step) {
-    this.state = state;
-    this.limits = limits;
+  Rest(Unloaded packs, Load load, double step) {
+    this.packs = packs;
     this.load = load;
     this.step = step;
   }
 
-  /** Waits for what comes back, and takes the load up again where the run left it. */
-  Recovery after(Run run) {
+  /**
+   * Waits for what comes back, and takes the load up again where the run left it; nothing if the
+   * run went to its end.
+   */
+  Optional<Recovery> after(Run run) {
+    return run.outcome().complete() ? Optional.empty() : Optional.of(waited(run));
+  }
+
+  private Recovery waited(Run run) {
     return switch (run.outcome()) {
       case Outcome.BmsCutOff o ->
-          takenUp(
-              run,
-              until(
-                  () -> state.lowestGroup(0) >= limits.groupCutOff() + Recovery.RELEASE_VOLTAGE,
-                  VOLTAGE_WITHIN,
-                  Limits.UNDER_VOLTAGE_DELAY),
-              tooLow(run));
-      case Outcome.MachineCutOut o ->
-          takenUp(
-              run,
-              until(
-                  () -> state.machineVoltage(0) > limits.machineCutOut(), VOLTAGE_WITHIN, SWITCHED),
-              tooLow(run));
+          takenUp(run, VOLTAGE_WITHIN, Limits.UNDER_VOLTAGE_DELAY, tooLow(run));
+      case Outcome.MachineCutOut o -> takenUp(run, VOLTAGE_WITHIN, SWITCHED, tooLow(run));
       case Outcome.OverCurrent o ->
-          takenUp(
-              run, until(() -> true, VOLTAGE_WITHIN, Recovery.RELEASE_TIME), Recovery.Until.EASED);
-      case Outcome.TooHot o ->
-          takenUp(
-              run,
-              until(
-                  () -> state.temperature() <= limits.temperature() - Recovery.RELEASE_COOLER,
-                  COOL_WITHIN,
-                  0),
-              Recovery.Until.COOLED);
+          takenUp(run, VOLTAGE_WITHIN, Recovery.RELEASE_TIME, Recovery.Until.EASED);
+      case Outcome.TooHot o -> takenUp(run, COOL_WITHIN, 0, Recovery.Until.COOLED);
       case Outcome.Empty o -> new Recovery.StaysOff(Recovery.Until.CHARGED);
       case Outcome.FuseOpens o -> new Recovery.StaysOff(Recovery.Until.FUSED);
       case Outcome.CannotDeliver o -> new Recovery.StaysOff(Recovery.Until.EASED);
@@ -78,34 +64,35 @@ final class Rest {
     return run.endTime() > 0 ? Recovery.Until.CHARGED : Recovery.Until.NEVER;
   }
 
-  private Recovery takenUp(Run run, OptionalDouble rested, Recovery.Until otherwise) {
+  private Recovery takenUp(Run run, double within, double least, Recovery.Until otherwise) {
     double left = load.duration() - run.endTime();
+    OptionalDouble rested = until(run.outcome(), within, least);
     if (rested.isEmpty() || left <= DONE) {
       return new Recovery.StaysOff(otherwise);
     }
-    double voltage = state.machineVoltage(0);
-    Run more = new Integration(state, limits, load.after(run.endTime()), step, null).run();
+    double voltage = packs.machineVoltage();
+    Run more = packs.takeUp(load.after(run.endTime()));
     return new Recovery.ByItself(
         rested.getAsDouble(), voltage, more.endTime(), more.outcome().complete());
   }
 
   /**
-   * Goes on without load until something is so.
+   * Goes on without load until what ended the run is back.
    *
    * @param within so long at the most, s
    * @param least so long at least, s
    * @return how long that took, s; nothing if it did not come
    */
-  private OptionalDouble until(BooleanSupplier isBack, double within, double least) {
+  private OptionalDouble until(Outcome ended, double within, double least) {
     double time = 0;
     double most = Math.min(Math.max(step, PackState.LONGEST_APART), LONGEST_STEP);
     double dt = 1;
-    while (time < least || !isBack.getAsBoolean()) {
+    while (time < least || !packs.isBack(ended)) {
       if (time >= within) {
         return OptionalDouble.empty();
       }
       double now = time < least ? Math.min(dt, least - time) : dt;
-      state.step(0, now);
+      packs.rest(now);
       time += now;
       dt = Math.min(dt * GROWTH, most);
     }

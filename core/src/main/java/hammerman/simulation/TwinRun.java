@@ -5,6 +5,7 @@ import hammerman.chain.Chain;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.duty.Load;
+import java.util.Optional;
 
 /**
  * Two packs through a whole duty: the first and the second of a design, joined as it says.
@@ -22,10 +23,17 @@ import hammerman.duty.Load;
  * @param second what the second pack gave
  * @param time of each sample of the two, s
  * @param switchedAt when the reserve took over, s; not a number if it never did
+ * @param recovery whether what ended it too soon comes back; nothing where nothing did
  */
 @SuppressWarnings("ArrayRecordComponent")
 public record TwinRun(
-    Joining joining, Run both, Side first, Side second, double[] time, double switchedAt) {
+    Joining joining,
+    Run both,
+    Side first,
+    Side second,
+    double[] time,
+    double switchedAt,
+    Optional<Recovery> recovery) {
 
   /** Forward drop of the diodes, V; typical of a Schottky pair. */
   public static final double DIODE_DROP = 0.4;

@@ -14,7 +14,7 @@ import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 
 /** Two packs under way: goes through the load step by step and keeps the books of both. */
-final class Twins {
+final class Twins implements Unloaded {
   private static final double STEP = 1;
   private static final int MOST_SAMPLES = 14_400;
 
@@ -72,7 +72,31 @@ final class Twins {
     times = new double[size];
   }
 
+  /** The same packs with the rest of their load. */
+  private Twins(Twins before, Load rest) {
+    joining = before.joining;
+    load = rest;
+    outer = before.outer;
+    cutOut = before.cutOut;
+    mostOut = before.mostOut;
+    mostBack = before.mostBack;
+    every = before.every;
+    a = before.a;
+    b = before.b;
+    recorder = new Recorder(before.times.length);
+    times = new double[before.times.length];
+  }
+
   TwinRun run() {
+    Run both = through();
+    TwinRun.Side first = a.side(samples);
+    TwinRun.Side second = b.side(samples);
+    Optional<Recovery> recovery = new Rest(this, load, STEP).after(both);
+    return new TwinRun(
+        joining, both, first, second, Arrays.copyOf(times, samples), switchedAt, recovery);
+  }
+
+  private Run through() {
     see(machineVoltage(0), 0);
     for (int round = 0; round < load.rounds() && ended == null; round++) {
       for (Load.Step s : load.steps()) {
@@ -85,27 +109,65 @@ final class Twins {
         }
       }
     }
-    Run both =
-        new Run(
-            ended == null ? new Outcome.Complete() : ended,
-            now,
-            soc(),
-            new Run.Totals(
-                out,
-                back,
-                energyOut,
-                energyBack,
-                a.chemical() + b.chemical(),
-                a.cellHeat() + b.cellHeat(),
-                a.pathHeat() + b.pathHeat() + outerHeat,
-                refused,
-                withheld,
-                distance),
-            recorder.extremes(),
-            recorder.trace(),
-            Optional.empty());
-    return new TwinRun(
-        joining, both, a.side(samples), b.side(samples), Arrays.copyOf(times, samples), switchedAt);
+    return new Run(
+        ended == null ? new Outcome.Complete() : ended,
+        now,
+        soc(),
+        new Run.Totals(
+            out,
+            back,
+            energyOut,
+            energyBack,
+            a.chemical() + b.chemical(),
+            a.cellHeat() + b.cellHeat(),
+            a.pathHeat() + b.pathHeat() + outerHeat,
+            refused,
+            withheld,
+            distance),
+        recorder.extremes(),
+        recorder.trace(),
+        Optional.empty());
+  }
+
+  @Override
+  public void rest(double dt) {
+    split(new Load.Current(0));
+    a.rest(dt);
+    b.rest(dt);
+  }
+
+  /** In series both are needed; else one that serves is enough. */
+  @Override
+  public boolean isBack(Outcome why) {
+    return switch (why) {
+      case Outcome.MachineCutOut o -> machineVoltage() > cutOut;
+      case Outcome.BmsCutOff o -> closes();
+      case Outcome.TooHot o -> closes();
+      case Outcome.OverCurrent o -> closes();
+      case Outcome.Complete o -> true;
+      case Outcome.Empty o -> false;
+      case Outcome.FuseOpens o -> false;
+      case Outcome.CannotDeliver o -> false;
+    };
+  }
+
+  private boolean closes() {
+    return joining == Joining.SERIES
+        ? a.isBack() && b.isBack()
+        : (!a.waiting && a.isBack()) || (!b.waiting && b.isBack());
+  }
+
+  @Override
+  public double machineVoltage() {
+    split(new Load.Current(0));
+    return machineVoltage(0);
+  }
+
+  @Override
+  public Run takeUp(Load rest) {
+    a.closeIfBack();
+    b.closeIfBack();
+    return new Twins(this, rest).through();
   }
 
   /** In series the emptier ends it; else what is left counts together. */

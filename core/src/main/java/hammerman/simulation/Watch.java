@@ -131,6 +131,22 @@ final class Watch {
     };
   }
 
+  /** Whether what ended a run no longer stands in the way, the load being off. */
+  boolean isBack(Outcome ended) {
+    return switch (ended) {
+      case Outcome.BmsCutOff o ->
+          state.lowestGroup(0) >= limits.groupCutOff() + Recovery.RELEASE_VOLTAGE;
+      case Outcome.MachineCutOut o -> state.machineVoltage(0) > limits.machineCutOut();
+      case Outcome.TooHot o ->
+          state.temperature() <= limits.temperature() - Recovery.RELEASE_COOLER;
+      case Outcome.OverCurrent o -> true;
+      case Outcome.Complete o -> true;
+      case Outcome.Empty o -> false;
+      case Outcome.FuseOpens o -> false;
+      case Outcome.CannotDeliver o -> false;
+    };
+  }
+
   /**
    * The fuse takes up each moment's share of the time that surely opens it (M. A. Miner, J. Appl.
    * Mech. 12, 1945, A159), and lets go of it below its rating.
