@@ -1,5 +1,6 @@
 package hammerman.app.station.guard;
 
+import hammerman.app.control.Beside;
 import hammerman.app.control.EvenRows;
 import hammerman.app.control.FigureView;
 import hammerman.app.job.Latest;
@@ -21,16 +22,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -89,9 +87,11 @@ final class ChainView extends VBox {
       list.getChildren().add(row(part, group));
     }
     list.setMinWidth(LIST_WIDTH);
-    list.setMaxWidth(LIST_WIDTH);
+    list.setPrefWidth(LIST_WIDTH);
     reasons.setId("reasons");
-    VBox reasonsAndPart = new VBox(reasons, part);
+    VBox opened = new VBox(reasons, part);
+    opened.setMinWidth(LEAST_OPENED);
+    opened.managedProperty().bind(reasons.visibleProperty().or(part.visibleProperty()));
     reasons.managedProperty().bind(reasons.visibleProperty());
     part.managedProperty().bind(part.visibleProperty());
     reasons.setVisible(false);
@@ -101,20 +101,7 @@ final class ChainView extends VBox {
                 + " DC a touch can kill; local codes and a licensed person first.",
             "caution");
     caution.setMaxWidth(Double.MAX_VALUE);
-    getChildren().addAll(chain, figureRow, head, sides(list, reasonsAndPart), caution);
-  }
-
-  /** Side by side where there is room, else one below the other. */
-  private static FlowPane sides(Region list, Region opened) {
-    FlowPane both = new FlowPane(20, 8, list, opened);
-    both.setMinHeight(USE_PREF_SIZE);
-    opened
-        .prefWidthProperty()
-        .bind(
-            Bindings.createDoubleBinding(
-                () -> Math.max(LEAST_OPENED, both.getWidth() - LIST_WIDTH - 20),
-                both.widthProperty()));
-    return both;
+    getChildren().addAll(chain, figureRow, head, new Beside(list, opened), caution);
   }
 
   private void figure(Bench bench, String name, Headline headline) {
