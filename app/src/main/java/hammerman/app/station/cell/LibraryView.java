@@ -30,11 +30,15 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 
 /** The library as a list to filter and sort, the chosen cell beside it. */
 final class LibraryView extends StackPane {
   /** The most cells compared. */
   static final int MOST_COMPARED = 4;
+
+  /** All cells are tried once no edit has come for so long; the forecast goes first. */
+  private static final Duration QUIET = Duration.millis(120);
 
   private final Bench bench;
   private final RecordTable<CellType> table;
@@ -107,6 +111,10 @@ final class LibraryView extends StackPane {
                     + Figures.of(f.design().duty().surroundings().coldestInUse(), Unit.CELSIUS, 0)
                     + ", V",
                 made));
+    trials.whenQuiet(QUIET, () -> tryAll(cells, f));
+  }
+
+  private void tryAll(List<CellType> cells, Forecast f) {
     trials.submit(
         () ->
             cells.stream()
@@ -200,11 +208,14 @@ final class LibraryView extends StackPane {
   }
 
   private void verdicts(List<CellType> cells, List<Optional<Finding>> found) {
+    List<String> was = cells.stream().map(c -> verdict(c) + verdictStyle(c)).toList();
     verdicts.clear();
     for (int k = 0; k < cells.size(); k++) {
       verdicts.put(cells.get(k), found.get(k));
     }
-    table.refresh();
+    if (!cells.stream().map(c -> verdict(c) + verdictStyle(c)).toList().equals(was)) {
+      table.refresh();
+    }
   }
 
   private void facts(Forecast f) {
