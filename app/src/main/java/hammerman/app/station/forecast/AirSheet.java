@@ -76,8 +76,8 @@ final class AirSheet extends Picture {
           height / 2,
           "From %s to %s of air, new or worn, it ends at once."
               .formatted(
-                  Figures.of(points.getFirst().air(), Unit.CELSIUS),
-                  Figures.of(points.getLast().air(), Unit.CELSIUS)));
+                  Figures.of(points.getFirst().air(), Unit.CELSIUS, 0),
+                  Figures.of(points.getLast().air(), Unit.CELSIUS, 0)));
       return;
     }
     double longest = points.stream().mapToDouble(AirSweep.Point::fresh).max().orElse(0);

@@ -96,6 +96,11 @@ final class RunTrace extends Picture {
     }
     Run run = f.onward();
     Trace trace = run.trace();
+    if (run.endTime() <= 0) {
+      String ends = "There is no run to draw: " + Day.ending(run.outcome()) + " at once.";
+      pen.centred(Role.SOFT, Pen.TEXT, width / 2, height / 2, ends);
+      return;
+    }
     boolean hours = end() > 5400;
     double unit = hours ? 3600 : 60;
     Scale x = new Scale(0, end() / unit, LEFT, width - RIGHT);

@@ -51,7 +51,7 @@ final class SearchView extends VBox {
         new RecordTable<>(
             "search-rows",
             "what serves the duty",
-            "Nothing found yet.",
+            "What serves the duty is listed here, the smallest first.",
             CandidateColumns.of(foremost));
     progress.setPrefWidth(110);
     progress.visibleProperty().bind(searching.busyProperty());
