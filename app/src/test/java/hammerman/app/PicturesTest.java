@@ -27,6 +27,7 @@ import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -156,6 +157,53 @@ class PicturesTest extends AtTheDesk {
     List<String> now = new ArrayList<>(Desk.fx(() -> words(picture)));
     now.removeAll(before);
     return now;
+  }
+
+  @Test
+  void aLoadThatDoesNotStartHasWordsAndNoEmptyCharts() {
+    desk.example();
+    desk.go(Station.STACK);
+    desk.type("#in-series", "8");
+    desk.view(Station.FORECAST, "run");
+    assertThat(written("#run-trace"))
+        .containsExactly("There is no run to draw: the machine cuts out at 41.0 V at once.");
+    desk.view(Station.FORECAST, "air");
+    desk.until(() -> !written("#air-sheet").isEmpty());
+    assertThat(written("#air-sheet"))
+        .containsExactly("From −20 °C to 45 °C of air, new or worn, it ends at once.");
+  }
+
+  private List<String> written(String picture) {
+    return Desk.fx(() -> words(desk.find(picture, Picture.class)));
+  }
+
+  @Test
+  void aNoteStandsClearOfALevel() {
+    desk.example();
+    desk.view(Station.GUARD, "ready");
+    Picture start = desk.find("#start-picture", Picture.class);
+    Desk.fx(
+        () -> {
+          start.resize(500, 120);
+          start.layout();
+          return null;
+        });
+    Bounds limited = place(start, "limited");
+    Bounds trip = place(start, "trips above 40 A");
+    double level = trip.getCenterY() + 9;
+    assertThat(limited.getMinY() > level || limited.getMaxY() < level)
+        .as("%s at a level of %s", limited, level)
+        .isTrue();
+  }
+
+  private static Bounds place(Picture picture, String text) {
+    return Desk.fx(
+        () ->
+            Written.in(picture).stream()
+                .filter(w -> w.text().replace('\u00a0', ' ').equals(text))
+                .findFirst()
+                .orElseThrow()
+                .place());
   }
 
   private static List<String> words(Picture picture) {

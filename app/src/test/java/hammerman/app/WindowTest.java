@@ -334,6 +334,28 @@ class WindowTest extends AtTheDesk {
   }
 
   @Test
+  void whatWasWideInAWideWindowIsNotWideInANarrowOne() {
+    desk.example();
+    desk.view(Station.GUARD, "chain");
+    window(1900, 1000);
+    window(1000, 640);
+    assertThat(drawn("#chain-picture").getMaxX()).isLessThan(1000);
+    assertThat(drawn("#view-ready").getMaxX()).isLessThan(1000);
+  }
+
+  @Test
+  void aRoundOfManySegmentsScrollsAndLeavesRoomForTheRest() {
+    desk.example();
+    desk.view(Station.DUTY, "task");
+    for (int k = 0; k < 6; k++) {
+      desk.press("#add-level");
+    }
+    double first = drawn("#name-of-segment-1").getMinY();
+    double add = drawn("#add-level").getMinY();
+    assertThat(add - first).as("nine rows of thirteen").isBetween(240.0, 300.0);
+  }
+
+  @Test
   void theMenuIsInGroupsAndOpensWhatWasOpenLately() {
     desk.example();
     Path file = home.resolve("lately.hammerman");

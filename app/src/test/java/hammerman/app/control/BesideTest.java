@@ -34,6 +34,19 @@ class BesideTest {
   }
 
   @Test
+  void theOneThatGrowsHasTheRestAndTheOtherWhatItAsksFor() {
+    picture.setPrefWidth(250);
+    both.growing(list);
+    lay(1000, 500);
+    assertThat(list.getWidth()).isEqualTo(730);
+    assertThat(picture.getLayoutX()).isEqualTo(750);
+    assertThat(picture.getWidth()).isEqualTo(250);
+    lay(530, 500);
+    assertThat(list.getWidth()).as("it is squeezed last").isEqualTo(300);
+    assertThat(picture.getWidth()).isEqualTo(210);
+  }
+
+  @Test
   void theFirstGivesWayBeforeTheSecondGetsTooNarrow() {
     lay(540, 500);
     assertThat(list.getWidth()).isEqualTo(320);

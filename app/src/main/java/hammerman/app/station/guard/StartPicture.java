@@ -19,6 +19,7 @@ final class StartPicture extends Picture {
 
   StartPicture() {
     super("Battery current during a start");
+    setId("start-picture");
   }
 
   void show(StartRun hardRun, StartRun rampedRun, StartRun cappedRun, double tripCurrent) {
