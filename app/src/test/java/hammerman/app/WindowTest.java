@@ -347,12 +347,15 @@ class WindowTest extends AtTheDesk {
   void aRoundOfManySegmentsScrollsAndLeavesRoomForTheRest() {
     desk.example();
     desk.view(Station.DUTY, "task");
+    double first = drawn("#name-of-segment-1").getMinY();
     for (int k = 0; k < 6; k++) {
       desk.press("#add-level");
     }
-    double first = drawn("#name-of-segment-1").getMinY();
     double add = drawn("#add-level").getMinY();
     assertThat(add - first).as("nine rows of thirteen").isBetween(240.0, 300.0);
+    assertThat(drawn("#name-of-segment-13").getMaxY())
+        .as("where one types next")
+        .isBetween(first, add);
   }
 
   @Test

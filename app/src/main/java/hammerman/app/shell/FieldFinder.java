@@ -1,5 +1,6 @@
 package hammerman.app.shell;
 
+import hammerman.app.control.Reveal;
 import hammerman.app.shell.Command.Group;
 import hammerman.app.station.Page;
 import hammerman.finding.Station;
@@ -10,7 +11,6 @@ import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
-import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
@@ -63,7 +63,7 @@ final class FieldFinder {
                   name(label, station),
                   () -> {
                     go.accept(station, view);
-                    Platform.runLater(() -> show(field));
+                    Platform.runLater(() -> Reveal.focus(field));
                   })
               .also("field " + terms(label.getText())));
     }
@@ -88,22 +88,6 @@ final class FieldFinder {
       case Parent p -> p.getChildrenUnmodifiable();
       default -> List.of();
     };
-  }
-
-  /** Gives a field the focus and scrolls to it. */
-  private static void show(Node field) {
-    field.requestFocus();
-    for (Node n = field; n != null; n = n.getParent()) {
-      if (n instanceof ScrollPane p && p.getContent() != null) {
-        Bounds at = p.getContent().sceneToLocal(field.localToScene(field.getLayoutBounds()));
-        double room =
-            p.getContent().getLayoutBounds().getHeight() - p.getViewportBounds().getHeight();
-        if (room > 0) {
-          double wanted = at.getCenterY() - p.getViewportBounds().getHeight() / 2;
-          p.setVvalue(Math.clamp(wanted / room, 0, 1));
-        }
-      }
-    }
   }
 
   /** Returns all words that stand on a node. */

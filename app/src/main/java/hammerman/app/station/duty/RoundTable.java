@@ -1,6 +1,7 @@
 package hammerman.app.station.duty;
 
 import hammerman.app.control.Form;
+import hammerman.app.control.Reveal;
 import hammerman.app.control.SidewaysPane;
 import hammerman.app.control.TypedField;
 import hammerman.app.control.Words;
@@ -158,7 +159,7 @@ final class RoundTable extends VBox {
     edit(what, change);
     Node node = grid.lookup("#" + focus);
     if (node != null) {
-      node.requestFocus();
+      Reveal.focus(node);
     }
   }
 
