@@ -166,7 +166,7 @@ class PicturesTest extends AtTheDesk {
     desk.type("#in-series", "8");
     desk.view(Station.FORECAST, "run");
     assertThat(written("#run-trace"))
-        .containsExactly("There is no run to draw: the machine cuts out at 41.0 V at once.");
+        .containsExactly("There is no run to draw: at its start the machine cuts out at 41.0 V.");
     desk.view(Station.FORECAST, "air");
     desk.until(() -> !written("#air-sheet").isEmpty());
     assertThat(written("#air-sheet"))

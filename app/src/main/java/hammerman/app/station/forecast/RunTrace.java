@@ -97,7 +97,7 @@ final class RunTrace extends Picture {
     Run run = f.onward();
     Trace trace = run.trace();
     if (run.endTime() <= 0) {
-      String ends = "There is no run to draw: " + Day.ending(run.outcome()) + " at once.";
+      String ends = "There is no run to draw: at its start " + Day.ending(run.outcome()) + ".";
       pen.centred(Role.SOFT, Pen.TEXT, width / 2, height / 2, ends);
       return;
     }
