@@ -92,6 +92,17 @@ class TwinRecoveryTest {
     assertThat(back.more()).as("its delay again").isCloseTo(5, within(1e-6));
   }
 
+  /** At a tenth of its charge a cell rests at 3.43 V, under the 3.6 V at which the BMS closes. */
+  @Test
+  void inSeriesTheOtherIsNotEnoughWhereTheVoltageOfOneDoesNotComeBack() {
+    SecondPack low = Samples.second(Joining.SERIES).withSoc(0.12);
+    var protection = low.guard().protection().withBms(b -> b.withVoltages(3.4, 4.25));
+    SecondPack cutOff = low.withGuard(low.guard().withProtection(protection));
+    TwinRun run = run(cutOut(40), cutOff, LONG);
+    assertThat(run.both().outcome()).isInstanceOf(Outcome.BmsCutOff.class);
+    assertThat(run.recovery()).contains(new Recovery.StaysOff(Recovery.Until.CHARGED));
+  }
+
   /** The first opens on current and then the second, with all of it: after the rest both share. */
   @Test
   void inParallelBothCloseAgainAndShare() {
