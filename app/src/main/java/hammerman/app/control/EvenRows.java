@@ -88,7 +88,7 @@ public final class EvenRows extends Pane {
   }
 
   private static double height(List<Node> row) {
-    return row.stream().mapToDouble(n -> n.prefHeight(-1)).max().orElse(0);
+    return row.stream().mapToDouble(n -> n.prefHeight(n.prefWidth(-1))).max().orElse(0);
   }
 
   /** The rows: broken at the least width that needs no more of them than all the width does. */

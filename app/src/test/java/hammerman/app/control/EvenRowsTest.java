@@ -3,6 +3,7 @@ package hammerman.app.control;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.stream.IntStream;
+import javafx.geometry.Orientation;
 import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 
@@ -33,6 +34,28 @@ class EvenRowsTest {
     assertThat(rows.prefWidth(-1)).isEqualTo(650);
     assertThat(rows.prefHeight(650)).isEqualTo(20);
     assertThat(laid(rows, 650)[5]).containsExactly(550, 0);
+  }
+
+  @Test
+  void wordsInSeveralLinesHaveTheHeightOfAllOfThem() {
+    EvenRows rows = of(1);
+    Region words =
+        new Region() {
+          @Override
+          public Orientation getContentBias() {
+            return Orientation.HORIZONTAL;
+          }
+
+          @Override
+          protected double computePrefHeight(double width) {
+            return width < 0 ? 20 : 20 * Math.ceil(300 / width);
+          }
+        };
+    words.setPrefWidth(100);
+    rows.getChildren().add(words);
+    assertThat(rows.prefHeight(400)).isEqualTo(60);
+    laid(rows, 400);
+    assertThat(words.getHeight()).isEqualTo(60);
   }
 
   @Test
