@@ -14,29 +14,21 @@ import java.util.function.DoubleUnaryOperator;
  * measured ones. By temperature, in steps of 0.5 K from −30 to 80 °C, held outside: the factor of
  * resistance within 1e-9, the share of the capacity that can be reached exact.
  *
- * <p>The two by state of charge have one grid, and so have the two by temperature.
- *
- * @param openCircuit rested voltage, V, by state of charge; held below 0 and above 1
- * @param socFactor factor of resistance by state of charge, 1 in the middle
+ * @param bySoc open-circuit voltage, V, and the factor of resistance, 1 in the middle; held below 0
+ *     and above 1
  * @param temperatureFactor factor of resistance against 25 °C by temperature, K
  * @param reachable share of the capacity at 25 °C that can be reached by temperature, K
  */
-public record CircuitTable(
-    CubicTable openCircuit,
-    CubicTable socFactor,
-    CubicTable temperatureFactor,
-    CubicTable reachable) {
+public record CircuitTable(CubicTable bySoc, CubicTable temperatureFactor, CubicTable reachable) {
   private static final int SOC_PARTS = 200;
   private static final int PER_KELVIN = 2;
-  private static final CubicTable SOC_FACTOR = bySoc(CellCircuit::factorAt);
   private static final CubicTable REACHABLE = byTemperature(CellCircuit::reachableAt);
   private static final Map<Chemistry, CubicTable> FACTORS = factors();
 
   /** Returns the tables of a cell type. */
   public static CircuitTable of(CellType type) {
     return new CircuitTable(
-        bySoc(type.openCircuit()::value),
-        SOC_FACTOR,
+        bySoc(type.openCircuit()::value, CellCircuit::factorAt),
         Objects.requireNonNull(FACTORS.get(type.chemistry())),
         REACHABLE);
   }
@@ -50,14 +42,14 @@ public record CircuitTable(
   }
 
   /** One interval more at either end, where the function is level, holds it outside. */
-  private static CubicTable bySoc(DoubleUnaryOperator f) {
+  private static CubicTable bySoc(DoubleUnaryOperator voltage, DoubleUnaryOperator factor) {
     double beyond = 1.0 / SOC_PARTS;
-    return new CubicTable(f, -beyond, 1 + beyond, SOC_PARTS + 2);
+    return new CubicTable(-beyond, 1 + beyond, SOC_PARTS + 2, voltage, factor);
   }
 
   private static CubicTable byTemperature(DoubleUnaryOperator f) {
     int parts = (int) Math.round((CellCircuit.HOTTEST - CellCircuit.COLDEST) * PER_KELVIN);
     double beyond = 1.0 / PER_KELVIN;
-    return new CubicTable(f, CellCircuit.COLDEST - beyond, CellCircuit.HOTTEST + beyond, parts + 2);
+    return new CubicTable(CellCircuit.COLDEST - beyond, CellCircuit.HOTTEST + beyond, parts + 2, f);
   }
 }

@@ -64,7 +64,7 @@ public record AirSweep(double wanted, List<Point> points) {
               air,
               fresh.run().endTime(),
               fresh.worn(worn).run().endTime(),
-              Thermal.fullEffort(f.chain(), air, STEP).endTime()));
+              Thermal.fullEffort(f.chain(), air, STEP).untraced().run().endTime()));
     }
     return new AirSweep(f.design().duty().task().load().duration(), points);
   }

@@ -51,10 +51,15 @@ record Answers(Map<Answer, Double> values) {
     var air = design.duty().surroundings();
     Load task = design.duty().task().load().times(load);
     double middle = 0.5 * (air.coldestInUse() + air.hottestInUse());
-    Run hot = Discharge.of(chain, task, chain.ceiling(), air.hottestInUse()).withStep(STEP).run();
+    Run hot =
+        Discharge.of(chain, task, chain.ceiling(), air.hottestInUse())
+            .untraced()
+            .withStep(STEP)
+            .run();
     double step = Math.max(STEP, hot.endTime() / 1500);
     Run typical =
         Discharge.of(chain, Onward.load(chain, hot).times(load), chain.ceiling(), middle)
+            .untraced()
             .withStep(step)
             .run();
     double way = typical.totals().distance();

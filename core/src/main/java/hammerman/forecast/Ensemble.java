@@ -113,6 +113,7 @@ public record Ensemble(List<Member> members) {
     CellPopulation cells = CellPopulation.drawn(pack, Tolerance.of(pack), random);
     Run run =
         Discharge.of(chain, Onward.load(chain, f.onward()).times(load), chain.ceiling(), air)
+            .untraced()
             .with(cells)
             .withStep(STEP)
             .run();
@@ -146,7 +147,7 @@ public record Ensemble(List<Member> members) {
   private static double years(Forecast f, Run run, double air, double off) {
     var use = f.design().duty().surroundings();
     double middle = 0.5 * (use.coldestInUse() + use.hottestInUse());
-    double rise = air - middle + Forecast.meanRise(run, air);
+    double rise = air - middle + run.meanRise(air);
     LifeForecast life = Forecast.life(f.chain(), f.duty(), f.chain().ceiling(), rise);
     double bound = off > 0 ? life.yearsLow() : life.yearsHigh();
     return life.years() + (bound - life.years()) * Math.min(1, Math.abs(off) / 2);

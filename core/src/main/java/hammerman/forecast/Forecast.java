@@ -16,7 +16,6 @@ import hammerman.simulation.Charge;
 import hammerman.simulation.Day;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
-import hammerman.simulation.Trace;
 import hammerman.simulation.TwinRun;
 import java.util.List;
 import java.util.Optional;
@@ -157,7 +156,7 @@ public record Forecast(
   /** Ageing under the duty, charged to a ceiling (0 to 1). */
   static LifeForecast life(Chain chain, Run duty, double ceiling) {
     var air = chain.design().duty().surroundings();
-    return life(chain, duty, ceiling, meanRise(duty, air.hottestInUse()));
+    return life(chain, duty, ceiling, duty.meanRise(air.hottestInUse()));
   }
 
   /** Ageing of cells that are warmer than the air by a mean rise in use, K. */
@@ -219,21 +218,5 @@ public record Forecast(
   private static Conditions.Rest stored(
       double share, CellCircuit circuit, double soc, double kelvin) {
     return new Conditions.Rest(share, circuit.openCircuit(soc), soc, kelvin);
-  }
-
-  /** Mean over the time of a run, not over its samples, which may lie anyhow. */
-  static double meanRise(Run run, double ambient) {
-    Trace t = run.trace();
-    double sum = 0;
-    double time = 0;
-    for (int k = 1; k < t.size(); k++) {
-      double dt = t.at(Trace.Channel.TIME, k) - t.at(Trace.Channel.TIME, k - 1);
-      double rise =
-          0.5 * (t.at(Trace.Channel.TEMPERATURE, k - 1) + t.at(Trace.Channel.TEMPERATURE, k))
-              - ambient;
-      sum += rise * dt;
-      time += dt;
-    }
-    return time > 0 ? sum / time : 0;
   }
 }

@@ -168,6 +168,7 @@ public record Lifetime(
             f.design().duty().task().load(),
             chain.ceiling(),
             f.design().duty().surroundings().coldestInUse())
+        .untraced()
         .worn(left)
         .run()
         .served();

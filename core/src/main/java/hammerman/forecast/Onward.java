@@ -31,10 +31,13 @@ final class Onward {
   }
 
   /**
-   * The duty's load gone on with in air of a temperature (K), in steps of at most {@code step} s.
+   * The duty's load gone on with in air of a temperature (K), in steps of at most {@code step} s;
+   * no samples are kept.
    */
   static Discharge in(Chain chain, Run hottest, double air, double step) {
-    return Discharge.of(chain, load(chain, hottest), chain.ceiling(), air).withStep(step);
+    return Discharge.of(chain, load(chain, hottest), chain.ceiling(), air)
+        .untraced()
+        .withStep(step);
   }
 
   /**
@@ -59,6 +62,7 @@ final class Onward {
     double longest =
         Math.min(Load.LONGEST, BEYOND * chain.design().pack().energy() / Math.max(1, watts));
     return Discharge.of(chain, Load.power(watts, longest), chain.ceiling(), air)
+        .untraced()
         .withStep(Math.max(step, longest / 2500))
         .run();
   }

@@ -46,7 +46,7 @@ public record Thermal(
   private static final double MOST_STEPS = 1800;
 
   static Thermal of(Chain chain, Run duty, Optional<ThermalLayout> layout) {
-    double hottest = chain.design().duty().surroundings().hottestInUse();
+    double hottest = hottest(chain);
     double conductance = chain.path().assembly().conductance();
     double current = chain.demand().continuous();
     double settled =
@@ -55,7 +55,7 @@ public record Thermal(
             hottest,
             hottest + MOST_RISE,
             1e-6);
-    Run effort = fullEffort(chain, STEP);
+    Run effort = fullEffort(chain, hottest, STEP).run();
     return new Thermal(
         settled,
         layout.map(w -> timeToLimit(chain, effort, w)).orElseGet(() -> reached(effort)),
@@ -73,7 +73,7 @@ public record Thermal(
 
   /** Time at full effort until the lump is at the cell's limit, in steps of {@code step} s. */
   static OptionalDouble timeToLimit(Chain chain, double step) {
-    return reached(fullEffort(chain, step));
+    return reached(fullEffort(chain, hottest(chain), step).untraced().run());
   }
 
   private static OptionalDouble timeToLimit(Chain chain, Run effort, ThermalLayout layout) {
@@ -88,19 +88,17 @@ public record Thermal(
         : OptionalDouble.empty();
   }
 
-  /** Full effort until something ends it. */
-  private static Run fullEffort(Chain chain, double step) {
-    return fullEffort(chain, chain.design().duty().surroundings().hottestInUse(), step);
+  private static double hottest(Chain chain) {
+    return chain.design().duty().surroundings().hottestInUse();
   }
 
   /** Full effort until something ends it, in air of a temperature, K. */
-  static Run fullEffort(Chain chain, double air, double step) {
+  static Discharge fullEffort(Chain chain, double air, double step) {
     double effort = chain.design().duty().machine().fullEffortCurrent();
     double longest = 2 * 3600 * chain.design().pack().capacity() / effort;
     return Discharge.of(
             chain, Load.current(effort, Math.min(longest, Load.LONGEST)), chain.ceiling(), air)
-        .withStep(Math.max(step, longest / 14_400))
-        .run();
+        .withStep(Math.max(step, longest / 14_400));
   }
 
   /**

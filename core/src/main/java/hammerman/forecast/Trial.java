@@ -35,7 +35,7 @@ public record Trial(Chain chain, Run duty, Optional<Finding> worst) {
   }
 
   private static Trial of(Chain chain) {
-    Run duty = Forecast.dutyRun(chain).withStep(STEP).run();
+    Run duty = Forecast.dutyRun(chain).untraced().withStep(STEP).run();
     Circuit circuit = Circuit.of(chain, Optional.empty());
     Case c =
         new Case(circuit, duty, List.of(), Optional.empty(), Optional.empty(), Optional.empty());

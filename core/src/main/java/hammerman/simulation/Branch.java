@@ -81,7 +81,6 @@ final class Branch {
   /** Goes on by {@code dt} seconds; what opens the pack meanwhile is found. */
   void step(double dt) {
     double left = state.timeToEmpty(current);
-    state.keep();
     if (open) {
       state.step(current, dt);
       return;

@@ -120,7 +120,8 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
 
   private static Discharge run(Chain chain, Kind kind, Health worn) {
     Discharge fresh =
-        Discharge.of(chain, chain.design().duty().task().load(), chain.ceiling(), air(chain, kind));
+        Discharge.of(chain, chain.design().duty().task().load(), chain.ceiling(), air(chain, kind))
+            .untraced();
     return kind == Kind.LAST ? fresh.worn(worn) : fresh;
   }
 

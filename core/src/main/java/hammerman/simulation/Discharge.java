@@ -31,7 +31,7 @@ public final class Discharge {
    * @param soc at the start, 0 to 1
    * @param air its temperature, K
    * @param step the longest, s
-   * @param told whether the run tells of each group and cell
+   * @param kept what the run tells of
    * @param layout the places of the cells, with the design that they are of
    */
   @RecordBuilder
@@ -44,9 +44,19 @@ public final class Discharge {
       double soc,
       double air,
       double step,
-      boolean told,
+      Kept kept,
       @Nullable Placed layout)
       implements DischargeTermsBuilder.With {}
+
+  /** What a run tells of besides how it ended. */
+  enum Kept {
+    /** Nothing. */
+    END,
+    /** The pack over time. */
+    TRACE,
+    /** Each group and cell too. */
+    CELLS
+  }
 
   /** A design laid out. */
   record Placed(Design design, Layout.Solved layout) {}
@@ -73,7 +83,7 @@ public final class Discharge {
             startSoc,
             ambient,
             stepFor(load),
-            false,
+            Kept.TRACE,
             null));
   }
 
@@ -89,7 +99,7 @@ public final class Discharge {
             startSoc,
             ambient,
             stepFor(load),
-            false,
+            Kept.TRACE,
             null));
   }
 
@@ -99,6 +109,11 @@ public final class Discharge {
       throw new IllegalArgumentException("step must be above 0 s, not " + seconds);
     }
     return new Discharge(terms.withStep(seconds));
+  }
+
+  /** Returns the same discharge of which no samples are kept: the end is what is asked for. */
+  public Discharge untraced() {
+    return new Discharge(terms.withKept(Kept.END));
   }
 
   /** Returns the same discharge with nothing to end it but an empty cell. */
@@ -137,7 +152,7 @@ public final class Discharge {
 
   /** Returns the same discharge with every cell by itself; the run tells of each group and cell. */
   public Discharge cellByCell() {
-    return new Discharge(terms.withCells(terms.cells().each()).withTold(true));
+    return new Discharge(terms.withCells(terms.cells().each()).withKept(Kept.CELLS));
   }
 
   /**
@@ -174,7 +189,12 @@ public final class Discharge {
             terms.air(),
             placed == null ? null : InPlace.of(placed.layout(), placed.design(), terms.air()));
     return new Integration(
-        state, terms.limits(), terms.load(), step(), terms.told() ? new CellRecorder(state) : null);
+        state,
+        terms.limits(),
+        terms.load(),
+        step(),
+        terms.kept() != Kept.END,
+        terms.kept() == Kept.CELLS ? new CellRecorder(state) : null);
   }
 
   private double step() {

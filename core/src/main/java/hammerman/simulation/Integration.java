@@ -32,10 +32,16 @@ final class Integration implements Unloaded {
   private @Nullable Outcome outcome;
 
   /**
+   * @param traces whether samples are kept
    * @param cells keeps what each cell goes through, if that is wanted
    */
   Integration(
-      PackState state, Limits limits, Load load, double step, @Nullable CellRecorder cells) {
+      PackState state,
+      Limits limits,
+      Load load,
+      double step,
+      boolean traces,
+      @Nullable CellRecorder cells) {
     this.cells = cells;
     this.state = state;
     this.limits = limits;
@@ -43,7 +49,8 @@ final class Integration implements Unloaded {
     this.step = step;
     this.watch = new Watch(state, limits);
     double steps = load.duration() / step + (double) load.rounds() * load.steps().size() * 2 + 2;
-    this.recorder = new Recorder((int) Math.min(steps, 2_000_000));
+    this.recorder =
+        traces ? Recorder.tracing((int) Math.min(steps, 2_000_000)) : Recorder.ofExtremes();
   }
 
   Run run() {
@@ -98,7 +105,7 @@ final class Integration implements Unloaded {
 
   @Override
   public Run takeUp(Load rest) {
-    return new Integration(state, limits, rest, step, null).run();
+    return new Integration(state, limits, rest, step, false, null).run();
   }
 
   /** Goes through one step of the load in equal parts no longer than the run's step. */
@@ -155,7 +162,6 @@ final class Integration implements Unloaded {
     double before = state.machineVoltage(current);
     double left = state.timeToEmpty(current);
     double dt = Math.min(longest, left);
-    state.keep();
     state.step(current, dt);
     outcome = watch.after(current, dt, left <= longest);
     if (outcome != null && watch.late() > SOONEST) {

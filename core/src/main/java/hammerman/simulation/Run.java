@@ -10,7 +10,7 @@ import java.util.Optional;
  * @param endSoc state of charge then, 0 to 1
  * @param totals what flowed
  * @param extremes the highest and lowest values met
- * @param trace the run over time
+ * @param trace the run over time; without samples where only its end was asked for
  * @param cells what each group and cell went through, where each is in its place
  */
 public record Run(
@@ -31,6 +31,11 @@ public record Run(
    */
   public boolean served() {
     return outcome.complete() && totals.withheldShare() <= CLIPPED;
+  }
+
+  /** Returns how much warmer than air (K) the cells are over the time of the run, on a mean, K. */
+  public double meanRise(double air) {
+    return endTime > 0 ? extremes.meanTemperature() - air : 0;
   }
 
   /**
@@ -80,18 +85,21 @@ public record Run(
   }
 
   /**
-   * Extremes of a run.
+   * What stands out in a run.
    *
    * @param lowestVoltage at the machine, V
    * @param lowestVoltageTime when, s
    * @param peakCurrent A
    * @param peakPower W
    * @param peakTemperature of the cells, K
+   * @param meanTemperature of the hottest cell over the time of the run, not over its samples,
+   *     which may lie anyhow, K
    */
   public record Extremes(
       double lowestVoltage,
       double lowestVoltageTime,
       double peakCurrent,
       double peakPower,
-      double peakTemperature) {}
+      double peakTemperature,
+      double meanTemperature) {}
 }

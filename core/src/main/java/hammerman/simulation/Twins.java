@@ -68,7 +68,7 @@ final class Twins implements Unloaded {
     Assembly other = Assembly.estimated(second.pack());
     b = new Branch(other, second.guard(), second.soc(), ambient, worn, size);
     b.waiting = joining == Joining.SWITCH_OVER;
-    recorder = new Recorder(size);
+    recorder = Recorder.tracing(size);
     times = new double[size];
   }
 
@@ -83,7 +83,7 @@ final class Twins implements Unloaded {
     every = before.every;
     a = before.a;
     b = before.b;
-    recorder = new Recorder(before.times.length);
+    recorder = Recorder.tracing(before.times.length);
     times = new double[before.times.length];
   }
 

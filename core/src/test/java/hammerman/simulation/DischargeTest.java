@@ -53,6 +53,27 @@ class DischargeTest {
   }
 
   @Test
+  void aRunWithoutSamplesIsTheSameRun() {
+    Load load = Load.power(900, 3600);
+    Discharge discharge = Discharge.bare(barrow.pack(), load, 1, ROOM);
+    Run run = discharge.run();
+    Run untraced = discharge.untraced().run();
+    assertThat(run.trace().size()).isGreaterThan(3000);
+    assertThat(untraced.trace().size()).isZero();
+    assertThat(untraced.extremes()).isEqualTo(run.extremes());
+    assertThat(untraced.totals()).isEqualTo(run.totals());
+    assertThat(untraced.endSoc()).isEqualTo(run.endSoc());
+    double mean = 0;
+    for (int k = 1; k < run.trace().size(); k++) {
+      double both =
+          run.trace().at(Channel.TEMPERATURE, k - 1) + run.trace().at(Channel.TEMPERATURE, k);
+      double dt = run.trace().at(Channel.TIME, k) - run.trace().at(Channel.TIME, k - 1);
+      mean += 0.5 * both * dt / run.endTime();
+    }
+    assertThat(untraced.meanRise(ROOM)).isCloseTo(mean - ROOM, within(1e-6)).isPositive();
+  }
+
+  @Test
   void theBranchesRelaxWhenTheLoadIsTakenOff() {
     Load load =
         new Load(

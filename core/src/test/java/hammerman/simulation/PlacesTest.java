@@ -93,7 +93,6 @@ class PlacesTest {
     assertThat(s.isEmpty()).isFalse();
     double fill = s.currentToFill(600);
     assertThat(fill).isCloseTo(0.5 * 4.2 * 3600 / 600, within(1e-9));
-    s.keep();
     s.step(-fill, 600);
     assertThat(s.fullest()).isCloseTo(1, within(1e-12));
     s.goBack();
@@ -111,7 +110,6 @@ class PlacesTest {
     PackState twice = state(filled(12, 4.5), ohms, 0.8);
     once.step(20, 4);
     twice.step(20, 4);
-    twice.keep();
     twice.step(35, 5);
     twice.goBack();
     once.step(15, 3);

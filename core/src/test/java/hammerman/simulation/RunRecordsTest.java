@@ -62,7 +62,7 @@ class RunRecordsTest {
 
   @Test
   void samplesAndExtremesAreKeptAsTheyCome() {
-    Recorder r = new Recorder(2);
+    Recorder r = Recorder.tracing(2);
     r.add(0, 50, 0, 298, 1, 0);
     r.add(10, 48, 20, 299, 0.95, 30);
     r.see(12, 40, 60, 305);
@@ -79,14 +79,16 @@ class RunRecordsTest {
     assertThat(t.at(Channel.TEMPERATURE, 2)).isEqualTo(300);
     assertThat(t.at(Channel.SOC, 1)).isEqualTo(0.95);
     assertThat(t.at(Channel.DISTANCE, 2)).isEqualTo(60);
-    assertThat(r.extremes()).isEqualTo(new Run.Extremes(40, 12, 60, 2400, 305));
+    // By hand: 10 s at 298.5 K, 2 s at 302 K and 8 s at 302.5 K.
+    double mean = (2985 + 604 + 2420) / 20.0;
+    assertThat(r.extremes()).isEqualTo(new Run.Extremes(40, 12, 60, 2400, 305, mean));
     assertThatThrownBy(() -> t.at(Channel.TIME, 3)).hasMessageContaining("sample 3 of 3");
   }
 
   @ParameterizedTest
   @CsvSource({"-1, 0", "0, 0", "9.9, 0", "10, 1", "15, 1", "20, 2", "99, 2"})
   void aMomentIsThatOfTheLastSampleBeforeIt(double seconds, int index) {
-    Recorder r = new Recorder(8);
+    Recorder r = Recorder.tracing(8);
     for (int k = 0; k < 3; k++) {
       r.add(10 * k, 50, 1, 298, 1, 0);
     }
@@ -170,7 +172,7 @@ class RunRecordsTest {
   private static Run run(Outcome outcome, double withheld) {
     Run.Totals t = new Run.Totals(1, 0, 1, 0, 1, 0, 0, 0, withheld, 0);
     return new Run(
-        outcome, 1, 0.5, t, new Run.Extremes(0, 0, 0, 0, 0), Trace.NONE, Optional.empty());
+        outcome, 1, 0.5, t, new Run.Extremes(0, 0, 0, 0, 0, 0), Trace.NONE, Optional.empty());
   }
 
   @ParameterizedTest
