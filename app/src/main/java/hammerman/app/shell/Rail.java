@@ -1,6 +1,5 @@
 package hammerman.app.shell;
 
-import hammerman.app.control.TypedField;
 import hammerman.app.job.Latest;
 import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
@@ -14,13 +13,10 @@ import hammerman.project.Project;
 import hammerman.remedy.Remedy;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -40,7 +36,7 @@ import org.jspecify.annotations.Nullable;
  * The rail beside the page: the judgements, worst first, or the working of a figure. Where there
  * are many judgements, notes are folded to their titles.
  */
-final class Rail extends VBox {
+final class Rail extends VBox implements JudgementCard.Acts {
   /** How long nothing is edited before cures are looked for. */
   private static final Duration QUIET = Duration.millis(250);
 
@@ -63,8 +59,11 @@ final class Rail extends VBox {
 
   private final Latest trying = new Latest("remedies");
   private final Map<String, List<Remedy>> remedies = new HashMap<>();
-  private final Map<String, VBox> places = new HashMap<>();
 
+  /** The cards that are shown. */
+  private List<JudgementCard> cards = List.of();
+
+  private final Label calm = new Label("Every rating lines up and the duty is served.");
   private final Button fold = new Button("Fold");
 
   Rail(Session session, Consumer<Station> go) {
@@ -85,6 +84,7 @@ final class Rail extends VBox {
     fold.setId("fold-rail");
     fold.getStyleClass().setAll("link");
     fold.setMinWidth(Region.USE_PREF_SIZE);
+    calm.getStyleClass().add("answer");
     getChildren().addAll(new HBox(8, heading, fold), scroll);
   }
 
@@ -118,16 +118,42 @@ final class Rail extends VBox {
   void showJudgements() {
     working = null;
     shown = forecast == null ? List.of() : forecast.judgements();
-    places.clear();
     noted = session.project().variant().acknowledged();
     heading.setText(summary(shown));
-    list.getChildren().setAll(shown.stream().map(this::card).toList());
-    if (shown.isEmpty()) {
-      Label calm = new Label("Every rating lines up and the duty is served.");
-      calm.getStyleClass().add("answer");
-      list.getChildren().add(calm);
-    }
+    cards = shown.stream().map(this::card).toList();
+    arrange(shown.isEmpty() ? List.of(calm) : cards);
     cure();
+  }
+
+  /** Shows these nodes; what is shown already stays where it is, as far as it can. */
+  private void arrange(List<? extends Node> wanted) {
+    List<Node> now = list.getChildren();
+    now.retainAll(Set.copyOf(wanted));
+    for (int k = 0; k < wanted.size(); k++) {
+      Node node = wanted.get(k);
+      if (k >= now.size() || !now.get(k).equals(node)) {
+        now.remove(node);
+        now.add(k, node);
+      }
+    }
+  }
+
+  /** The card of a judgement: that which shows it already, with its present words. */
+  private JudgementCard card(Finding j) {
+    Optional<String> reason = session.project().variant().reasonFor(j.id());
+    boolean folded =
+        j.severity() == Severity.NOTE
+            && reason.isEmpty()
+            && shown.size() > WHOLE
+            && !unfolded.contains(j.id());
+    JudgementCard.Shape shape = JudgementCard.Shape.of(j, folded, reason);
+    JudgementCard card =
+        cards.stream()
+            .filter(c -> c.shape().equals(shape))
+            .findFirst()
+            .orElseGet(() -> new JudgementCard(j, shape, this));
+    card.show(j, reason);
+    return card;
   }
 
   /** Looks for what cures the findings, in the background, worst first. */
@@ -141,15 +167,15 @@ final class Rail extends VBox {
       remedies.clear();
       curedFor = f.design();
     }
-    places.forEach((id, place) -> place.getChildren().setAll(offers(id)));
+    offer();
     // While one edit follows another, looking for cures would only take time from them.
     trying.whenQuiet(QUIET, () -> next(f));
   }
 
   private void next(Forecast f) {
-    places.forEach((id, place) -> place.getChildren().setAll(offers(id)));
+    offer();
     shown.stream()
-        .filter(j -> places.containsKey(j.id()) && !remedies.containsKey(j.id()))
+        .filter(j -> isOffered(j.id()) && !remedies.containsKey(j.id()))
         .findFirst()
         .ifPresent(
             j ->
@@ -161,44 +187,17 @@ final class Rail extends VBox {
                     }));
   }
 
-  private List<Node> offers(String id) {
-    List<Remedy> found = remedies.get(id);
-    if (found == null) {
-      return List.of(text("Looking for what cures it …", "effect"));
+  /** Puts what was found so far on the cards. */
+  private void offer() {
+    for (JudgementCard c : cards) {
+      if (c.offers()) {
+        c.offer(remedies.get(c.shape().id()), opened.contains(c.shape().id()));
+      }
     }
-    if (found.isEmpty()) {
-      return List.of();
-    }
-    List<Node> nodes = new ArrayList<>();
-    int shownWays = opened.contains(id) ? found.size() : 1;
-    for (int k = 0; k < shownWays; k++) {
-      nodes.add(offer(found.get(k), "remedy-" + id.replace('.', '-') + "-" + (k + 1)));
-    }
-    if (shownWays < found.size()) {
-      int more = found.size() - shownWays;
-      Button link = new Button(more == 1 ? "Another way" : more + " other ways");
-      link.setId("more-" + id.replace('.', '-'));
-      link.getStyleClass().setAll("link");
-      link.setOnAction(
-          e -> {
-            opened.add(id);
-            Objects.requireNonNull(places.get(id)).getChildren().setAll(offers(id));
-          });
-      nodes.add(link);
-    }
-    return nodes;
   }
 
-  private Node offer(Remedy r, String id) {
-    Button act = new Button("Do this: " + r.what());
-    act.setId(id);
-    act.getStyleClass().setAll("button", "remedy");
-    act.setWrapText(true);
-    act.setMaxWidth(Double.MAX_VALUE);
-    act.setMinHeight(Region.USE_PREF_SIZE);
-    act.setAccessibleText("Do this: " + r.what() + "; " + r.effect());
-    act.setOnAction(e -> apply(r));
-    return new VBox(1, act, text(r.effect(), "effect"));
+  private boolean isOffered(String id) {
+    return cards.stream().anyMatch(c -> c.offers() && c.shape().id().equals(id));
   }
 
   /** Does the first remedy of the gravest finding that has one; says so, or why not. */
@@ -214,7 +213,8 @@ final class Rail extends VBox {
     return shown.isEmpty() ? "Nothing needs a cure." : "No cure by a change of parts was found.";
   }
 
-  private void apply(Remedy r) {
+  @Override
+  public void apply(Remedy r) {
     // The remedy is a whole design: it holds for the one that it was tried on.
     if (session.project().design().equals(curedFor)) {
       session.editDesign(r.what(), Station.GUARD, d -> r.design());
@@ -226,87 +226,25 @@ final class Rail extends VBox {
         + (judgements.isEmpty() ? "nothing to object to" : Finding.tally(judgements));
   }
 
-  private Node card(Finding j) {
-    String severity = j.severity().name().toLowerCase(Locale.ROOT);
-    Region mark = new Region();
-    mark.getStyleClass().setAll("mark", severity);
-    Label word = new Label(j.severity().word());
-    word.getStyleClass().add("word");
-    HBox head = new HBox(6, mark, word);
-    head.setStyle("-fx-alignment: center-left;");
-    Button link = new Button("Go to " + j.station().label());
-    link.getStyleClass().setAll("link");
-    link.setId("go-" + j.id().replace('.', '-'));
-    link.setOnAction(e -> go.accept(j.station()));
-    Optional<String> reason = session.project().variant().reasonFor(j.id());
-    VBox card = new VBox(head, text(j.title(), "title"));
-    boolean folded =
-        j.severity() == Severity.NOTE
-            && reason.isEmpty()
-            && shown.size() > WHOLE
-            && !unfolded.contains(j.id());
-    if (folded) {
-      card.getChildren().add(new HBox(14, unfold(j), link));
-    } else {
-      if (reason.isEmpty()) {
-        VBox offers = new VBox(4);
-        places.put(j.id(), offers);
-        card.getChildren().addAll(text(j.why(), "why"), text(j.fix(), "fix"), offers);
-        if (!j.caution().isEmpty()) {
-          card.getChildren().add(text(j.caution(), "mind"));
-        }
-      } else {
-        card.getChildren().add(text("Acknowledged: " + reason.get(), "fix"));
-      }
-      card.getChildren().add(new HBox(14, link, acknowledge(j, card, reason.isPresent())));
-    }
-    card.getStyleClass().addAll("judgement", severity);
-    if (reason.isPresent()) {
-      card.getStyleClass().add("acknowledged");
-    }
-    card.setId("judgement-" + j.id().replace('.', '-'));
-    card.setAccessibleText(j.severity().word() + ": " + j.title() + ". " + j.why());
-    return card;
+  @Override
+  public void go(Station station) {
+    go.accept(station);
   }
 
-  /** A link that shows a folded judgement whole. */
-  private Button unfold(Finding j) {
-    Button link = new Button("Why, and what to do");
-    link.setId("unfold-" + j.id().replace('.', '-'));
-    link.getStyleClass().setAll("link");
-    link.setOnAction(
-        e -> {
-          unfolded.add(j.id());
-          showJudgements();
-        });
-    return link;
+  @Override
+  public void unfold(String id) {
+    unfolded.add(id);
+    showJudgements();
   }
 
-  /** A link that takes note of a judgement with a reason, or takes that back. */
-  private Button acknowledge(Finding j, VBox card, boolean noted) {
-    Button link = new Button(noted ? "Take back" : "Acknowledge");
-    link.setId((noted ? "take-back-" : "acknowledge-") + j.id().replace('.', '-'));
-    link.getStyleClass().setAll("link");
-    link.setOnAction(
-        e -> {
-          if (noted) {
-            note(j, Optional.empty());
-          } else {
-            TypedField why =
-                new TypedField(
-                    "Why it is left as it is",
-                    text -> text.isBlank() ? "Give a reason." : note(j, Optional.of(text.strip())));
-            why.setId("reason");
-            why.setPromptText("Why it is left as it is; Enter keeps it");
-            card.getChildren().add(why);
-            link.setDisable(true);
-            why.requestFocus();
-          }
-        });
-    return link;
+  @Override
+  public void open(String id) {
+    opened.add(id);
+    offer();
   }
 
-  private String note(Finding j, Optional<String> reason) {
+  @Override
+  public String note(Finding j, Optional<String> reason) {
     try {
       session.edit(
           (reason.isPresent() ? "Acknowledge " : "Take back ") + j.title(),

@@ -5,7 +5,10 @@ import hammerman.finding.Severity;
 import hammerman.forecast.Forecast;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
@@ -41,6 +44,7 @@ final class RailPlace extends Pane {
   private Density density;
   private boolean narrow;
   private boolean over;
+  private Map<Severity, Long> counted = Map.of();
 
   /**
    * @param kept name of the density it had; it is open if that is none
@@ -68,14 +72,16 @@ final class RailPlace extends Pane {
 
   /** Counts the judgements on the strip. */
   void show(Forecast forecast) {
-    strip.getChildren().clear();
-    for (Severity s : Severity.values()) {
-      long n = forecast.judgements().stream().map(Finding::severity).filter(s::equals).count();
-      if (n > 0) {
-        strip.getChildren().add(count(s, n));
-      }
+    Map<Severity, Long> now =
+        forecast.judgements().stream()
+            .collect(Collectors.groupingBy(Finding::severity, TreeMap::new, Collectors.counting()));
+    if (now.equals(counted) && !strip.getChildren().isEmpty()) {
+      return;
     }
-    if (strip.getChildren().isEmpty()) {
+    counted = now;
+    strip.getChildren().clear();
+    now.forEach((s, n) -> strip.getChildren().add(count(s, n)));
+    if (now.isEmpty()) {
       Region sound = new Region();
       sound.getStyleClass().setAll("mark", "sound");
       strip.getChildren().add(button("sound", sound, "Nothing to object to"));

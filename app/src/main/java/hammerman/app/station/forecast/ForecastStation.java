@@ -3,7 +3,6 @@ package hammerman.app.station.forecast;
 import hammerman.app.control.EvenRows;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.Views;
-import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
@@ -18,17 +17,13 @@ import hammerman.forecast.Workings;
 import hammerman.simulation.Day;
 import hammerman.simulation.Run;
 import hammerman.unit.Figures;
-import hammerman.unit.Sentence;
 import hammerman.unit.Unit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import javafx.geometry.Insets;
-import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -52,7 +47,7 @@ public final class ForecastStation implements StationView {
   private final PowerSheet power = new PowerSheet();
   private final Latest powers = new Latest("power-sweep");
   private @Nullable Forecast forecast;
-  private final GridPane days = new GridPane(10, 3);
+  private final FourDays days = new FourDays();
   private final Label fullEffort = new Label();
   private final SpreadLine spread = new SpreadLine();
   private final Label lifeTitle = Page.heading("Life");
@@ -69,8 +64,6 @@ public final class ForecastStation implements StationView {
     row.getChildren().addAll(figures.values());
     fullEffort.getStyleClass().add("answer");
     fullEffort.setMinHeight(Region.USE_PREF_SIZE);
-    days.setId("days");
-    days.setMinHeight(Region.USE_PREF_SIZE);
     VBox sagSheet = new VBox(4, Page.heading("Sag at the hardest moment"), sag);
     VBox lifeSheet = new VBox(4, lifeTitle, life);
     VBox.setVgrow(sag, Priority.ALWAYS);
@@ -236,26 +229,7 @@ public final class ForecastStation implements StationView {
   /** The four days, two in a row; one that is not served stands out. */
   private void showDays(List<Day> all) {
     trace.show(all.get(Day.Kind.HOTTEST.ordinal()));
-    days.getChildren().clear();
-    for (int k = 0; k < all.size(); k++) {
-      Day day = all.get(k);
-      Label name = new Label(day.kind().label() + ", " + Figures.of(day.air(), Unit.CELSIUS, 0));
-      name.getStyleClass().add("fact-name");
-      name.setMinWidth(Region.USE_PREF_SIZE);
-      Label outcome = new Label(Figures.unbroken(day.outcome()));
-      outcome.getStyleClass().addAll("verdict", day.served() ? "serves" : "warn");
-      outcome.setWrapText(true);
-      outcome.setMinSize(day.served() ? Region.USE_PREF_SIZE : 120, Region.USE_PREF_SIZE);
-      Words back = new Words("fact-name", "back-" + day.kind().key());
-      back.setText(
-          day.recovery()
-              .map(r -> Figures.unbroken(Sentence.beginning(r.words()) + "."))
-              .orElse(""));
-      GridPane.setValignment(name, VPos.TOP);
-      GridPane.setMargin(name, new Insets(0, 0, 0, k < 2 ? 9 : 12));
-      days.add(name, k / 2 * 2, k % 2);
-      days.add(new VBox(outcome, back), k / 2 * 2 + 1, k % 2);
-    }
+    days.show(all);
   }
 
   private static String fullEffort(Forecast f) {
