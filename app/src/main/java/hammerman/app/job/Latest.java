@@ -25,9 +25,13 @@ import org.slf4j.LoggerFactory;
 public final class Latest {
   private static final Logger LOG = LoggerFactory.getLogger(Latest.class);
 
+  /** So long nothing newer is asked for before details are worked out. */
+  private static final Duration QUIET = Duration.millis(120);
+
   /** Those that are busy; touched on the interface thread alone. */
   private static final Set<Latest> AT_WORK = new HashSet<>();
 
+  private final boolean details;
   private final ExecutorService thread;
   private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper(this, "busy");
   private final PauseTransition quiet = new PauseTransition();
@@ -35,9 +39,26 @@ public final class Latest {
   private long request;
 
   /**
+   * One that begins at once.
+   *
    * @param name of the thread
    */
   public Latest(String name) {
+    this(name, false);
+  }
+
+  /**
+   * One for what is not waited for: it begins once nothing newer was asked for in a while, so that
+   * while one edit follows another it takes no time from the first figures.
+   *
+   * @param name of the thread
+   */
+  public static Latest ofDetails(String name) {
+    return new Latest(name, true);
+  }
+
+  private Latest(String name, boolean details) {
+    this.details = details;
     busy.addListener((o, was, is) -> note(is));
     thread =
         Executors.newSingleThreadExecutor(
@@ -99,6 +120,14 @@ public final class Latest {
    * @param failed takes what went wrong instead
    */
   public <T> void submit(Supplier<T> work, Consumer<T> deliver, Consumer<Throwable> failed) {
+    if (details) {
+      whenQuiet(QUIET, () -> begin(work, deliver, failed));
+    } else {
+      begin(work, deliver, failed);
+    }
+  }
+
+  private <T> void begin(Supplier<T> work, Consumer<T> deliver, Consumer<Throwable> failed) {
     supersede();
     long mine = request;
     busy.set(true);

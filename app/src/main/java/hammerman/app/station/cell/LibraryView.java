@@ -30,15 +30,11 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
 
 /** The library as a list to filter and sort, the chosen cell beside it. */
 final class LibraryView extends StackPane {
   /** The most cells compared. */
   static final int MOST_COMPARED = 4;
-
-  /** All cells are tried once no edit has come for so long; the forecast goes first. */
-  private static final Duration QUIET = Duration.millis(120);
 
   private final Bench bench;
   private final RecordTable<CellType> table;
@@ -46,8 +42,8 @@ final class LibraryView extends StackPane {
   private final Label name = new Label();
   private final Words source = new Words("fact-name");
   private final CellCurve curve = new CellCurve();
-  private final Latest curves = new Latest("cell-curves");
-  private final Latest trials = new Latest("cell-trials");
+  private final Latest curves = Latest.ofDetails("cell-curves");
+  private final Latest trials = Latest.ofDetails("cell-trials");
   private final Words refused = new Words("complaint", "compare-refused");
   private final FewTicks<CellType, String> ticks =
       new FewTicks<>(CellType::id, 0, MOST_COMPARED, refused::setText);
@@ -111,7 +107,7 @@ final class LibraryView extends StackPane {
                     + Figures.of(f.design().duty().surroundings().coldestInUse(), Unit.CELSIUS, 0)
                     + ", V",
                 made));
-    trials.whenQuiet(QUIET, () -> tryAll(cells, f));
+    tryAll(cells, f);
   }
 
   private void tryAll(List<CellType> cells, Forecast f) {

@@ -46,7 +46,7 @@ final class BoxPanel extends VBox {
   private final Label room = new Label();
   private final Label which = new Label();
   private final TypedField corners;
-  private final Latest asking = new Latest("room for one more group");
+  private final Latest asking = Latest.ofDetails("room for one more group");
   private List<Object> asked = List.of();
 
   BoxPanel(FitState state, FileAsk files) {

@@ -33,7 +33,7 @@ final class GroupsPanel extends VBox {
   private final PlainButton swap;
   private final PlainButton swapGroups;
   private final PlainButton lock;
-  private final Latest comparing = new Latest("ways to form groups");
+  private final Latest comparing = Latest.ofDetails("ways to form groups");
   private final Latest arranging = new Latest("groups anew");
   private List<Object> compared = List.of();
 

@@ -29,8 +29,8 @@ final class HeatPanel extends VBox {
   private final ActTable changes = new ActTable("fit-changes");
   private final Slider slider = new Slider(0, 1, 1);
   private final Label moment = new Label();
-  private final Latest warming = new Latest("heat of the layout");
-  private final Latest comparing = new Latest("other ways to cool");
+  private final Latest warming = Latest.ofDetails("heat of the layout");
+  private final Latest comparing = Latest.ofDetails("other ways to cool");
   private @Nullable Forecast warmed;
   private @Nullable Forecast compared;
 

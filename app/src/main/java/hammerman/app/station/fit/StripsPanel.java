@@ -49,7 +49,7 @@ final class StripsPanel extends VBox {
   private final PlainButton likeAll;
   private final PlainButton face;
   private final Words said = new Words("complaint");
-  private final Latest mending = new Latest("what mends the strips");
+  private final Latest mending = Latest.ofDetails("what mends the strips");
   private @Nullable Object mended;
 
   StripsPanel(FitState state) {

@@ -39,13 +39,13 @@ public final class ForecastStation implements StationView {
   private final LifeSheet life = new LifeSheet();
   private final AirSheet air = new AirSheet();
   private final Views views = new Views();
-  private final Latest sweeps = new Latest("air-sweep");
+  private final Latest sweeps = Latest.ofDetails("air-sweep");
   private final CellsView cells;
   private final LifeView years;
   private final SpeedView speed = new SpeedView();
   private final SensitivityView sensitivity;
   private final PowerSheet power = new PowerSheet();
-  private final Latest powers = new Latest("power-sweep");
+  private final Latest powers = Latest.ofDetails("power-sweep");
   private @Nullable Forecast forecast;
   private final FourDays days = new FourDays();
   private final Label fullEffort = new Label();

@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 /** The whole life: how capacity and resistance go, what costs it most, and what the work costs. */
 final class LifeView extends VBox {
   private final Session session;
-  private final Latest working = new Latest("lifetime");
+  private final Latest working = Latest.ofDetails("lifetime");
   private final Words words = new Words("answer", "lifetime");
   private final GridPane habits = new GridPane(14, 4);
   private final WearSheet sheet = new WearSheet();

@@ -33,7 +33,7 @@ import org.jspecify.annotations.Nullable;
 /** Which input moves an answer most, and what would have to be true for a wanted one. */
 final class SensitivityView extends VBox {
   private final Session session;
-  private final Latest working = new Latest("sensitivity");
+  private final Latest working = Latest.ofDetails("sensitivity");
   private final Latest trying = new Latest("target");
   private final ToggleGroup group = new ToggleGroup();
   private final List<ToggleButton> answers = new ArrayList<>();

@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
 final class SpeedView extends VBox {
   private static final double MOST_WIND = 40;
 
-  private final Latest sweeps = new Latest("speed-sweep");
+  private final Latest sweeps = Latest.ofDetails("speed-sweep");
   private final Words words = new Words("answer", "speed-words");
   private final Slider wind = new Slider(0, MOST_WIND, 0);
   private final Slider load = new Slider(0, 100, 0);

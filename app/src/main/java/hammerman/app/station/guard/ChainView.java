@@ -43,7 +43,7 @@ final class ChainView extends VBox {
   private final Parts parts;
   private final PartPanel part = new PartPanel();
   private final ChainPicture chain = new ChainPicture(this::open);
-  private final Latest choosing = new Latest("choose-parts");
+  private final Latest choosing = Latest.ofDetails("choose-parts");
   private @Nullable Forecast forecast;
   private final Map<Headline, FigureView> figures = new EnumMap<>(Headline.class);
   private final List<Row> rows = new ArrayList<>();

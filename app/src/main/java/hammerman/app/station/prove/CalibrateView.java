@@ -50,7 +50,7 @@ final class CalibrateView extends StackPane {
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
 
   private final ProveState state;
-  private final Latest working = new Latest("calibrated forecast");
+  private final Latest working = Latest.ofDetails("calibrated forecast");
   private final ToggleButton alone = new ToggleButton("This log");
   private final ToggleButton together = new ToggleButton("All logs like it");
   private final Words which = new Words("answer", "calibrate-which");

@@ -85,7 +85,7 @@ final class HealthView extends StackPane {
 
   private final Bench bench;
   private final ProveState state;
-  private final Latest working = new Latest("health");
+  private final Latest working = Latest.ofDetails("health");
   private final FadePicture picture = new FadePicture();
   private final Words verdict = new Words("verdict-line", "fade-verdict");
   private final Words until = new Words("answer", "fade-until");

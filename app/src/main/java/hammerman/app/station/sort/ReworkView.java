@@ -35,7 +35,7 @@ import org.jspecify.annotations.Nullable;
 /** A pack that got weak: figures of its groups in, the sick one and what can be done out. */
 final class ReworkView extends StackPane {
   private final SortState state;
-  private final Latest working = new Latest("rework");
+  private final Latest working = Latest.ofDetails("rework");
   private final ChoiceBox<Measured> what = new ChoiceBox<>();
   private final TypedField figures = new TypedField("Figures of the groups", this::typed);
   private final Words sick = new Words("answer", "rework-sick");

@@ -51,7 +51,7 @@ final class FieldView extends StackPane {
   private final FigureView perCell;
   private final FigureView continuous;
   private final FigureView sag;
-  private final Latest fields = new Latest("stack-field");
+  private final Latest fields = Latest.ofDetails("stack-field");
   private final Facts steps = new Facts("fact-value", "fact-value", "fact-value", "answer");
   private final Runnable answered;
   private @Nullable Forecast shown;
