@@ -77,24 +77,23 @@ public record Forecast(
 
   /**
    * Works out everything for a design. The layout comes first, if there is one: its resistance and
-   * the heat it sheds are those of every run. The days are run beside the rest where there are two
-   * processors. Some 10 ms for three hours of duty of 80 cells.
+   * the heat it sheds are those of every run. Days and charging are run beside the rest where there
+   * are two processors. Some 10 ms for three hours of duty of 80 cells.
    */
   public static Forecast of(Design design) {
     LaidOut built = LaidOut.of(design);
     Chain chain = built.chain();
     Run duty = dutyRun(chain).run();
     LifeForecast life = life(chain, duty, chain.ceiling());
-    ForkJoinTask<Days> beside =
-        ForkJoinTask.adapt((Callable<Days>) () -> Days.of(chain, duty, worn(life))).fork();
+    ForkJoinTask<Days> daysBeside = beside(() -> Days.of(chain, duty, worn(life)));
+    ForkJoinTask<Charging> chargingBeside = beside(() -> Charging.of(chain, duty));
     Thermal thermal = Thermal.of(chain, duty, built.solved().map(s -> s.warm(design)));
     Circuit circuit = Circuit.of(chain, built.layout());
     Run onward = Onward.hottest(chain, duty);
     Reach reach = Reach.of(chain, onward);
-    Charge charge = Charge.of(chain, duty.endSoc(), chain.chargingAir());
-    Charge usualCharge = Charge.of(chain, duty.endSoc(), chain.usualChargingAir());
-    List<CeilingLife> ceilings = otherCeilings(chain, duty);
-    Days days = beside.join();
+    // Begun here if it has not been there.
+    Charging charging = chargingBeside.join();
+    Days days = daysBeside.join();
     return new Forecast(
         chain,
         duty,
@@ -102,10 +101,10 @@ public record Forecast(
         onward,
         reach,
         thermal,
-        charge,
-        usualCharge,
+        charging.coldest(),
+        charging.usual(),
         life,
-        ceilings,
+        charging.ceilings(),
         built.layout(),
         days.pair(),
         circuit,
@@ -122,6 +121,20 @@ public record Forecast(
       TwinRun hottest = TwinRun.of(chain);
       return new Days(Day.together(chain, hottest, worn), Optional.of(hottest));
     }
+  }
+
+  /** What puts back what the duty took, in the coldest and in the usual air, and to where. */
+  private record Charging(Charge coldest, Charge usual, List<CeilingLife> ceilings) {
+    static Charging of(Chain chain, Run duty) {
+      return new Charging(
+          Charge.of(chain, duty.endSoc(), chain.chargingAir()),
+          Charge.of(chain, duty.endSoc(), chain.usualChargingAir()),
+          otherCeilings(chain, duty));
+    }
+  }
+
+  private static <T> ForkJoinTask<T> beside(Callable<T> work) {
+    return ForkJoinTask.adapt(work).fork();
   }
 
   /** Returns the design this forecast is of. */
