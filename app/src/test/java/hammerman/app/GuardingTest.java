@@ -17,6 +17,7 @@ import java.util.Objects;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -381,5 +382,36 @@ class GuardingTest extends AtTheDesk {
     assertThat(desk.judgements()).contains("duty.shortWhenWorn");
     desk.keys(KeyCode.CONTROL, KeyCode.Z);
     desk.until(() -> desk.isShown("#acknowledge-duty-shortWhenWorn"));
+  }
+
+  /** The words of a judgement follow the design; what is half typed in its card stays. */
+  @Test
+  void aReasonThatIsBeingTypedOutlivesAnEdit() {
+    desk.example();
+    desk.press("#unfold-duty-shortWhenWorn");
+    desk.press("#acknowledge-duty-shortWhenWorn");
+    TextField reason = desk.find("#reason", TextField.class);
+    Desk.fx(
+        () -> {
+          reason.requestFocus();
+          reason.setText("A spare pack");
+          return null;
+        });
+    List<String> before = texts("#judgement-duty-shortWhenWorn");
+    Desk.fx(
+        () -> {
+          desk.session.editDesign(
+              "Colder",
+              Station.DUTY,
+              d ->
+                  d.withDuty(
+                      d.duty().withSurroundings(d.duty().surroundings().withColdestInUse(277.15))));
+          return null;
+        });
+    desk.quiet();
+    assertThat(texts("#judgement-duty-shortWhenWorn")).isNotEqualTo(before);
+    assertThat(desk.find("#reason", TextField.class)).isSameAs(reason);
+    assertThat(reason.getText()).isEqualTo("A spare pack");
+    assertThat(reason.isFocused()).isTrue();
   }
 }

@@ -98,6 +98,29 @@ class LatestTest {
     latest.close();
   }
 
+  /** Of details asked for one after the other only the last are worked out. */
+  @Test
+  void detailsWaitUntilNothingNewerIsAskedFor() throws Exception {
+    Latest details = Latest.ofDetails("test");
+    List<String> begun = new CopyOnWriteArrayList<>();
+    fx(
+        () -> {
+          for (String name : List.of("first", "second", "third")) {
+            details.submit(
+                () -> {
+                  begun.add(name);
+                  return name;
+                },
+                delivered::add);
+          }
+          assertThat(details.busyProperty().get()).isTrue();
+        });
+    WaitForAsyncUtils.waitFor(5, TimeUnit.SECONDS, () -> !details.busyProperty().get());
+    assertThat(begun).containsExactly("third");
+    assertThat(delivered).containsExactly("third");
+    details.close();
+  }
+
   /** One who takes a result and asks for more is busy until that has come too. */
   @Test
   void askingForMoreOnDeliveryStaysBusy() throws Exception {
