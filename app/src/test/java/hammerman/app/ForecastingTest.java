@@ -37,7 +37,9 @@ class ForecastingTest extends AtTheDesk {
     desk.view(Station.FORECAST, "run");
     desk.quiet();
     assertThat(desk.text("#back-last"))
-        .matches("Back after 10 s without load, at 4\\d\\.\\d V, for \\d+ s more\\.");
+        .matches(
+            "Back after 10 s without load, at 4\\d\\.\\d V, for \\d+ s more; a machine left on"
+                + " starts by itself\\.");
     assertThat(desk.isShown("#back-typical")).isFalse();
   }
 

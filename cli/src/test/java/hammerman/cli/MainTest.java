@@ -455,7 +455,8 @@ class MainTest {
     assertThat(json().at("/life/indicative").asBoolean()).isFalse();
     assertThat(json().at("/life/resistanceGrowth").asDouble()).isPositive();
     assertThat(run("predict", DEMO)).isZero();
-    assertThat(out.toString()).contains("Coldest day", "Last day, worn");
+    assertThat(out.toString())
+        .contains("Coldest day", "Last day, worn", "a machine left on starts by itself");
   }
 
   @Test

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * are given, and in ideal groups unless they are put in their places.
  *
  * <p>Cost: about 0.2 ms for an hour in steps of 1 s of cells that are alike; of cells that differ,
- * some 30 ns for each cell and step, and some 100 ns in their places.
+ * some 25 ns for each cell and step, and some 150 ns in their places.
  */
 public final class Discharge {
   /** The most samples a run keeps; longer loads take longer steps. */

@@ -43,6 +43,10 @@ public sealed interface Recovery {
 
     @Override
     public String words() {
+      return course() + "; a machine left on starts by itself";
+    }
+
+    private String course() {
       String back = "back after %s without load".formatted(Figures.duration(Math.rint(rest)));
       if (finishes) {
         return back + ", and the rest of the work is then done";

@@ -13,6 +13,7 @@ import hammerman.project.Project;
 import hammerman.remedy.Remedy;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -120,7 +121,8 @@ final class Rail extends VBox implements JudgementCard.Acts {
     shown = forecast == null ? List.of() : forecast.judgements();
     noted = session.project().variant().acknowledged();
     heading.setText(summary(shown));
-    cards = shown.stream().map(this::card).toList();
+    List<JudgementCard> spare = new ArrayList<>(cards);
+    cards = shown.stream().map(j -> card(j, spare)).toList();
     arrange(shown.isEmpty() ? List.of(calm) : cards);
     cure();
   }
@@ -138,8 +140,8 @@ final class Rail extends VBox implements JudgementCard.Acts {
     }
   }
 
-  /** The card of a judgement: that which shows it already, with its present words. */
-  private JudgementCard card(Finding j) {
+  /** The card of a judgement: that which showed it before, with its present words. */
+  private JudgementCard card(Finding j, List<JudgementCard> spare) {
     Optional<String> reason = session.project().variant().reasonFor(j.id());
     boolean folded =
         j.severity() == Severity.NOTE
@@ -148,10 +150,11 @@ final class Rail extends VBox implements JudgementCard.Acts {
             && !unfolded.contains(j.id());
     JudgementCard.Shape shape = JudgementCard.Shape.of(j, folded, reason);
     JudgementCard card =
-        cards.stream()
+        spare.stream()
             .filter(c -> c.shape().equals(shape))
             .findFirst()
             .orElseGet(() -> new JudgementCard(j, shape, this));
+    spare.remove(card);
     card.show(j, reason);
     return card;
   }

@@ -147,7 +147,8 @@ public final class ForecastStation implements StationView {
   public String help() {
     return """
     The duty is run on four days: in the middle of the temperatures in use, on the hottest, on the \
-    coldest, and on the coldest with cells at the end of their life.
+    coldest, and on the coldest with cells at the end of their life. What stops a pack may come back \
+    once the load is off: switch the machine off as soon as it stops, or it starts with nobody at it.
 
     Then packs are drawn as they might come out: cells from where they come, joints by hand, the air \
     anywhere in use, the load by 10 % either way. Nine of ten lie in the band.
