@@ -181,6 +181,7 @@ class PicturesTest extends AtTheDesk {
   void aNoteStandsClearOfALevel() {
     desk.example();
     desk.view(Station.GUARD, "ready");
+    desk.quiet();
     Picture start = desk.find("#start-picture", Picture.class);
     Desk.fx(
         () -> {
