@@ -413,5 +413,7 @@ class GuardingTest extends AtTheDesk {
     assertThat(desk.find("#reason", TextField.class)).isSameAs(reason);
     assertThat(reason.getText()).isEqualTo("A spare pack");
     assertThat(reason.isFocused()).isTrue();
+    desk.type("#reason", "A spare pack lies ready");
+    desk.until(() -> texts("#rail-list").contains("Acknowledged: A spare pack lies ready"));
   }
 }
