@@ -108,6 +108,7 @@ class GuardingTest extends AtTheDesk {
   void aMeasuredChargerIsJudgedPerCell() {
     desk.example();
     desk.view(Station.GUARD, "charging");
+    desk.quiet();
     desk.type("#measured-volts", "54.5");
     assertThat(desk.text("#charger-verdict")).contains("4.192 V per cell", "Fine");
     desk.type("#measured-volts", "53.4");

@@ -46,7 +46,7 @@ final class ChargingView extends VBox {
   private final Facts chargers = new Facts("fact-value", "fact-value", "fact-value", "answer");
   private final GridPane schools = new GridPane();
   private final Words verdict = new Words("verdict-line", "charger-verdict");
-  private final Latest working = Latest.ofDetails("charging");
+  private final Latest working = new Latest("charging");
   private final QuantityField measured =
       new QuantityField("Measured at the plug", Unit.VOLT, true, this::measure);
   private @Nullable Double volts;

@@ -41,7 +41,7 @@ final class ReadyMadeView extends VBox {
   private final Words words = new Words("answer", "ready-words");
   private final Facts facts = new Facts("fact-name", "fact-value", "fact-value", "fact-value");
   private final StartPicture picture = new StartPicture();
-  private final Latest running = Latest.ofDetails("ready-made");
+  private final Latest running = new Latest("ready-made");
   private final List<Runnable> refreshes = new ArrayList<>();
   private final Session session;
   private final Button keep = new Button();
