@@ -30,7 +30,7 @@ final class Notices {
   static {
     KNOWN.put("javafx-", "GPL v2 with the classpath exception");
     KNOWN.put("atlantafx", "MIT");
-    KNOWN.put("ejml", "Apache License 2.0");
+    KNOWN.put("ojalgo", "MIT");
     KNOWN.put("jts-core", "Eclipse Public License 2.0 or Eclipse Distribution License 1.0");
     KNOWN.put("sqlite-jdbc", "Apache License 2.0");
     KNOWN.put("logback", "Eclipse Public License 1.0 or LGPL 2.1");

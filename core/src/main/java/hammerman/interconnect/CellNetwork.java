@@ -5,9 +5,8 @@ import hammerman.fit.Container;
 import hammerman.fit.Grouping;
 import hammerman.pack.Conductors;
 import hammerman.pack.Strip;
+import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Stream;
-import org.ejml.data.DMatrixRMaj;
 
 /**
  * The strips of a layout as its cells meet them through a run: every cell has a voltage and a
@@ -30,17 +29,30 @@ public final class CellNetwork {
   private final double contact;
   private final double[] ends;
 
-  /** Conductance of each strip and link, S, and the nodes at its ends; two nodes make a cell. */
+  /** Nodes at the ends of each cell. */
+  private final int[] minus;
+
+  private final int[] plus;
+
+  /** Conductance of each strip and link, S, and the nodes at its ends. */
   private final double[] pieces;
 
   private final int[] from;
   private final int[] to;
+
+  /** The cells at the ends of each strip and link. */
+  private final int[] fromCell;
+
+  private final int[] toCell;
+
   private final double[] factored;
   private final double[] conducts;
   private final double[] share;
   private final double[] before;
-  private final DMatrixRMaj injected;
-  private final DMatrixRMaj volts;
+
+  /** What is fed into each node, A, until it is solved; then its voltage, V. */
+  private final double[] nodes;
+
   private double strips;
   private double voltage;
   private double currentBefore;
@@ -48,8 +60,7 @@ public final class CellNetwork {
   private CellNetwork(NodeEquations equations, Pieces conducting, double contact) {
     this.equations = equations;
     this.contact = contact;
-    List<Pieces.Piece> all =
-        Stream.concat(conducting.pieces().stream(), conducting.links().stream()).toList();
+    List<Pieces.Piece> all = conducting.all();
     from = all.stream().mapToInt(equations::from).toArray();
     to = all.stream().mapToInt(equations::to).toArray();
     pieces = all.stream().mapToDouble(equations::conductance).toArray();
@@ -59,8 +70,11 @@ public final class CellNetwork {
     conducts = new double[cells];
     share = new double[cells];
     before = new double[cells];
-    injected = new DMatrixRMaj(2 * cells, 1);
-    volts = new DMatrixRMaj(2 * cells, 1);
+    minus = equations.minus();
+    plus = equations.plus();
+    fromCell = all.stream().mapToInt(p -> equations.position(p.from())).toArray();
+    toCell = all.stream().mapToInt(p -> equations.position(p.to())).toArray();
+    nodes = new double[2 * cells];
   }
 
   /**
@@ -106,15 +120,15 @@ public final class CellNetwork {
   /**
    * Takes note of the resistance of each cell with its contacts.
    *
-   * @param conducts one over it, S
+   * @param ohmic Ω
    * @return whether the factor was made anew, so that the shares are those of the present
    */
-  public boolean prepare(double[] conducts) {
+  public boolean prepare(double[] ohmic) {
     for (int k = 0; k < cells; k++) {
-      // No division in this loop: the old factor's resistance times the present conductance.
-      double moved = factored[k] * conducts[k] - 1;
+      // No division in this loop: the present resistance times the old factor's conductance.
+      double moved = ohmic[k] * conducts[k] - 1;
       if (moved > MOVED || moved < -MOVED) {
-        factor(conducts);
+        factor(ohmic);
         return true;
       }
     }
@@ -123,19 +137,19 @@ public final class CellNetwork {
 
   private void factor(double[] now) {
     for (int k = 0; k < cells; k++) {
-      conducts[k] = now[k];
-      factored[k] = 1 / now[k];
+      factored[k] = now[k];
+      conducts[k] = 1 / now[k];
     }
     equations.factor(conducts);
-    System.arraycopy(ends, 0, injected.data, 0, ends.length);
-    equations.solve(injected, volts);
+    System.arraycopy(ends, 0, nodes, 0, ends.length);
+    equations.solve(nodes);
     double between = 0;
     for (int k = 0; k < ends.length; k++) {
-      between += ends[k] * volts.data[k];
+      between += ends[k] * nodes[k];
     }
     double inCells = 0;
     for (int k = 0; k < cells; k++) {
-      share[k] = (volts.data[2 * k] - volts.data[2 * k + 1]) * conducts[k];
+      share[k] = (nodes[minus[k]] - nodes[plus[k]]) * conducts[k];
       inCells += share[k] * share[k] * factored[k];
     }
     strips = Math.max(0, between - inCells);
@@ -145,47 +159,50 @@ public final class CellNetwork {
    * Finds the current of each cell.
    *
    * @param emf voltage of each cell behind its resistance, V
-   * @param now one over that resistance, as last prepared, S
+   * @param ohmic that resistance, as last prepared, Ω
    * @param current out of the pack, A
    * @param flows current out of each cell afterwards, A
    * @param heat made in strips and links at each cell afterwards, W: half of a piece's at each end
    * @return all of that heat, W
    */
   public double currents(
-      double[] emf, double[] now, double current, double[] flows, double[] heat) {
-    double[] fed = injected.data;
+      double[] emf, double[] ohmic, double current, double[] flows, double[] heat) {
     for (int k = 0; k < ends.length; k++) {
-      fed[k] = current * ends[k];
+      nodes[k] = current * ends[k];
     }
     double more = current - currentBefore;
     for (int k = 0; k < cells; k++) {
       double about = before[k] + share[k] * more;
-      double source = emf[k] - (1 / now[k] - factored[k]) * about;
-      double feeds = conducts[k] * source;
-      flows[k] = source;
-      fed[2 * k + 1] += feeds;
-      fed[2 * k] -= feeds;
+      flows[k] = emf[k] - (ohmic[k] - factored[k]) * about;
     }
-    equations.solve(injected, volts);
-    double[] v = volts.data;
-    voltage = 0;
     for (int k = 0; k < cells; k++) {
-      flows[k] = conducts[k] * (flows[k] - v[2 * k + 1] + v[2 * k]);
+      double feeds = conducts[k] * flows[k];
+      nodes[plus[k]] += feeds;
+      nodes[minus[k]] -= feeds;
+    }
+    equations.solve(nodes);
+    for (int k = 0; k < cells; k++) {
+      flows[k] = conducts[k] * (flows[k] - nodes[plus[k]] + nodes[minus[k]]);
       before[k] = flows[k];
-      voltage -= ends[2 * k] * v[2 * k] + ends[2 * k + 1] * v[2 * k + 1];
-      heat[k] = 0;
+    }
+    voltage = 0;
+    for (int k = 0; k < ends.length; k++) {
+      voltage -= ends[k] * nodes[k];
     }
     currentBefore = current;
+    return heat(heat);
+  }
+
+  private double heat(double[] heat) {
+    Arrays.fill(heat, 0, cells, 0);
     double all = 0;
     for (int k = 0; k < pieces.length; k++) {
-      int a = from[k];
-      int b = to[k];
-      double across = v[a] - v[b];
+      double across = nodes[from[k]] - nodes[to[k]];
       double half = 0.5 * pieces[k] * across * across;
-      heat[a >> 1] += half;
-      heat[b >> 1] += half;
-      all += 2 * half;
+      heat[fromCell[k]] += half;
+      heat[toCell[k]] += half;
+      all += half;
     }
-    return all;
+    return 2 * all;
   }
 }

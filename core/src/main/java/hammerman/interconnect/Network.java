@@ -10,12 +10,11 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.ejml.data.DMatrixRMaj;
 
 /**
  * The currents of a layout: every cell a source behind its resistance and two contacts, every
  * touching pair that a plate joins a piece of strip, links where groups do not touch, the leads
- * taken off at the end groups. Kirchhoff's node equations, solved by sparse Cholesky.
+ * taken off at the end groups. Kirchhoff's node equations, solved by a sparse factor.
  *
  * <p>All cells have the same rested voltage and resistance, so every current is in proportion to
  * the pack's. Neglected: the resistance across the width of a strip, and of the cell's own can.
@@ -172,12 +171,12 @@ public record Network(
       double[] injected = equations.drawn(current);
       for (int k = 0; k < cells; k++) {
         // A source of 1 V behind the resistance, as a current between its ends.
-        injected[2 * k + 1] += branchConductance;
-        injected[2 * k] -= branchConductance;
+        injected[equations.plus()[k]] += branchConductance;
+        injected[equations.minus()[k]] -= branchConductance;
       }
-      DMatrixRMaj x = new DMatrixRMaj(2 * cells, 1);
-      equations.solve(new DMatrixRMaj(injected), x);
-      return result(current, x.data, injected);
+      double[] volts = injected.clone();
+      equations.solve(volts);
+      return result(current, volts, injected);
     }
 
     private Network result(double current, double[] v, double[] injected) {
@@ -185,12 +184,14 @@ public record Network(
       double[] balance = injected.clone();
       double contacts = 0;
       for (int k = 0; k < equations.cells(); k++) {
-        double through = (v[2 * k + 1] - v[2 * k]) * branchConductance;
+        int plus = equations.plus()[k];
+        int minus = equations.minus()[k];
+        double through = (v[plus] - v[minus]) * branchConductance;
         double i = branchConductance - through;
         cell[equations.order()[k]] = i;
         contacts += i * i * 2 * contact;
-        balance[2 * k] += through;
-        balance[2 * k + 1] -= through;
+        balance[minus] += through;
+        balance[plus] -= through;
       }
       List<Segment> segments = solved(conducting.pieces(), v, balance);
       List<Segment> links = solved(conducting.links(), v, balance);

@@ -10,6 +10,7 @@ import hammerman.pack.Conductors;
 import hammerman.pack.Strip;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * The pieces of strip and the links of a layout, before any current flows.
@@ -47,6 +48,11 @@ record Pieces(List<Piece> pieces, List<Piece> links) {
       int plate,
       Strip strip,
       double length) {}
+
+  /** Returns the pieces of strip and the links after them. */
+  List<Piece> all() {
+    return Stream.concat(pieces.stream(), links.stream()).toList();
+  }
 
   static Pieces of(
       List<Container> boxes, Arrangement a, Grouping grouping, Conductors led, Strip usual) {

@@ -38,9 +38,12 @@ final class CellStates {
   private final double[] openCircuit;
   private final double[] resistance;
 
-  /** Voltage of each cell behind its ohmic resistance, V, and one over that resistance, S. */
+  /**
+   * Voltage of each cell behind its ohmic resistance, V, that resistance, Ω, and one over it, S.
+   */
   final double[] inner;
 
+  final double[] ohmic;
   final double[] conducts;
 
   /** Current out of each cell in the last step, A. */
@@ -82,6 +85,7 @@ final class CellStates {
     openCircuit = new double[size];
     resistance = new double[size];
     inner = new double[size];
+    ohmic = new double[size];
     conducts = new double[size];
     flows = new double[size];
     warmth = new double[size];
@@ -199,10 +203,7 @@ final class CellStates {
     for (int k = 0; k < size; k++) {
       double i = flows[k];
       soc[k] = socBefore[k] - i * dt * perCoulomb[k];
-      warmth[k] =
-          i
-              * (0.5 * (fastBefore[k] + slowBefore[k] + fast[k] + slow[k])
-                  + (CellCircuit.R0_SHARE * resistance[k] + joint[k]) * i);
+      warmth[k] = i * (0.5 * (fastBefore[k] + slowBefore[k] + fast[k] + slow[k]) + ohmic[k] * i);
     }
     double all = 0;
     double atJoints = 0;
@@ -267,7 +268,8 @@ final class CellStates {
     }
     for (int k = 0; k < size; k++) {
       inner[k] = openCircuit[k] - fast[k] - slow[k];
-      conducts[k] = 1 / (CellCircuit.R0_SHARE * resistance[k] + joint[k]);
+      ohmic[k] = CellCircuit.R0_SHARE * resistance[k] + joint[k];
+      conducts[k] = 1 / ohmic[k];
     }
     double warmest = kelvin[0];
     double coolest = kelvin[0];

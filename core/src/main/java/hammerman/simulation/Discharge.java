@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Discharge {
   /** The most samples a run keeps; longer loads take longer steps. */
-  private static final int MOST_STEPS = 14_400;
+  private static final int MOST_STEPS = 3_600;
 
   private final Terms terms;
 

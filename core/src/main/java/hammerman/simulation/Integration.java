@@ -15,6 +15,7 @@ final class Integration implements Unloaded {
   private final Load load;
   private final double step;
   private final Watch watch;
+  private final Midpoint midpoint;
   private final Recorder recorder;
   private final @Nullable CellRecorder cells;
 
@@ -29,6 +30,7 @@ final class Integration implements Unloaded {
   private double refused;
   private double withheld;
   private double distance;
+
   private @Nullable Outcome outcome;
 
   /**
@@ -48,6 +50,7 @@ final class Integration implements Unloaded {
     this.load = load;
     this.step = step;
     this.watch = new Watch(state, limits);
+    this.midpoint = new Midpoint(state, limits);
     double steps = load.duration() / step + (double) load.rounds() * load.steps().size() * 2 + 2;
     this.recorder =
         traces ? Recorder.tracing((int) Math.min(steps, 2_000_000)) : Recorder.ofExtremes();
@@ -112,37 +115,36 @@ final class Integration implements Unloaded {
   private void go(Load.Step s) {
     int parts = (int) Math.max(1, Math.ceil(s.duration() / step - 1e-9));
     double dt = s.duration() / parts;
+    midpoint.begin();
     for (int k = 0; k < parts; k++) {
-      double current = allowed(s.demand(), dt);
-      if (outcome != null) {
+      double now = midpoint.now(s.demand());
+      if (Double.isNaN(now)) {
+        double watts = ((Load.Power) s.demand()).watts();
+        outcome = new Outcome.CannotDeliver(watts, state.mostPower());
         return;
       }
+      double middle = midpoint.current(s.demand(), now, dt);
+      double current = allowed(middle, dt);
       outcome = watch.before(current);
       if (k == 0) {
-        record(state.machineVoltage(current), current);
+        record(current == middle ? now : current);
       }
       if (outcome != null) {
         return;
       }
       advance(current, dt, s.speed());
+      double end = current == middle && outcome == null ? midpoint.now(s.demand()) : current;
+      record(Double.isNaN(end) ? current : end);
       if (outcome != null) {
         return;
       }
     }
   }
 
-  /** The current that flows for a demand once the machine's and the guard's limits are applied. */
-  private double allowed(Load.Demand demand, double dt) {
-    double wanted =
-        switch (demand) {
-          case Load.Current c -> c.amperes();
-          case Load.Power p -> state.currentForPower(p.watts());
-        };
-    if (Double.isNaN(wanted)) {
-      double watts = ((Load.Power) demand).watts();
-      outcome = new Outcome.CannotDeliver(watts, state.mostPower());
-      return 0;
-    }
+  /**
+   * The current that flows for one that is wanted once the machine's and the guard's limits act.
+   */
+  private double allowed(double wanted, double dt) {
     if (wanted > limits.mostOut()) {
       withheld += (wanted - limits.mostOut()) * state.machineVoltage(limits.mostOut()) * dt;
       return limits.mostOut();
@@ -186,10 +188,11 @@ final class Integration implements Unloaded {
     }
     distance += speed * dt;
     time += dt;
-    record(after, current);
   }
 
-  private void record(double voltage, double current) {
+  /** Takes note of the present moment at the current that flows. */
+  private void record(double current) {
+    double voltage = state.machineVoltage(current);
     recorder.add(time, voltage, current, state.temperature(), state.soc(), distance);
     if (cells != null) {
       cells.add(time, current);

@@ -2,7 +2,6 @@ package hammerman.simulation;
 
 import hammerman.cell.CircuitTable;
 import hammerman.interconnect.CellNetwork;
-import hammerman.numeric.Source;
 import hammerman.pack.Assembly;
 import hammerman.pack.Pack;
 import hammerman.unit.Reference;
@@ -23,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class PackState {
   /** The longest step, s, in which cells that differ share the current stably. */
-  static final double LONGEST_APART = 5;
+  static final double LONGEST_APART = Double.parseDouble(System.getProperty("la", "5"));
 
   private final int groups;
   private final int perGroup;
@@ -258,11 +257,6 @@ final class PackState {
     return sourceSum - current * pathResistance();
   }
 
-  /** Current that gives a power at the machine, A; NaN when the pack cannot deliver it. */
-  double currentForPower(double watts) {
-    return Source.current(sourceSum, pathResistance(), watts);
-  }
-
   /** Greatest power at the machine's terminals, W. */
   double mostPower() {
     return sourceSum * sourceSum / (4 * pathResistance());
@@ -303,7 +297,7 @@ final class PackState {
       strips =
           place
               .joined()
-              .currents(cells.inner, cells.conducts, current, cells.flows, place.stripHeat());
+              .currents(cells.inner, cells.ohmic, current, cells.flows, place.stripHeat());
       missed += place.joined().voltage() - machineVoltage(current) - current * leadResistance;
     }
     cells.advance(dt);
@@ -341,37 +335,26 @@ final class PackState {
     }
   }
 
-  /** Works out each group's source, and the pack's, from its cells. */
+  /** Works out what is left in each group and its source, and the pack's, from its cells. */
   private void refresh() {
-    double[] inner = cells.inner;
-    double[] conducts = cells.conducts;
-    sourceSum = 0;
-    behindSum = 0;
     held = 0;
     given = 0;
     leastLeft = Double.POSITIVE_INFINITY;
     for (int g = 0; g < groups; g++) {
-      double conduct = 0;
-      double flow = 0;
       double charge = 0;
       double chemicals = 0;
       for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
-        conduct += conducts[k];
-        flow += conducts[k] * inner[k];
         charge += cells.charge(k);
         chemicals += cells.chemical(k);
       }
-      double ohms = 1 / conduct;
-      source[g] = flow * ohms;
-      behind[g] = ohms / cellWeight;
       held += charge;
       given += chemicals;
       left[g] = charge * cellWeight;
       leastLeft = Math.min(leastLeft, left[g]);
-      sourceSum += source[g] * groupWeight;
-      behindSum += behind[g] * groupWeight;
     }
-    if (place != null) {
+    if (place == null) {
+      join();
+    } else {
       join(place.joined());
     }
     if (cells.coldest() < Reference.ROOM) {
@@ -379,11 +362,32 @@ final class PackState {
     }
   }
 
+  /** Each ideal group's source. */
+  private void join() {
+    double[] inner = cells.inner;
+    double[] conducts = cells.conducts;
+    sourceSum = 0;
+    behindSum = 0;
+    for (int g = 0; g < groups; g++) {
+      double conduct = 0;
+      double flow = 0;
+      for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
+        conduct += conducts[k];
+        flow += conducts[k] * inner[k];
+      }
+      double ohms = 1 / conduct;
+      source[g] = flow * ohms;
+      behind[g] = ohms / cellWeight;
+      sourceSum += source[g] * groupWeight;
+      behindSum += behind[g] * groupWeight;
+    }
+  }
+
   /** Each group's source and what the strips add, as the layout joins the cells. */
   private void join(CellNetwork network) {
     double[] inner = cells.inner;
-    double[] conducts = cells.conducts;
-    if (network.prepare(conducts)) {
+    double[] ohmic = cells.ohmic;
+    if (network.prepare(ohmic)) {
       missed = 0;
     }
     stripResistance = network.strips();
@@ -395,7 +399,7 @@ final class PackState {
       for (int k = g * perGroup; k < (g + 1) * perGroup; k++) {
         double b = network.share(k);
         e += b * inner[k];
-        r += b * b / conducts[k];
+        r += b * b * ohmic[k];
       }
       source[g] = e;
       behind[g] = r;

@@ -46,12 +46,8 @@ class CellNetworkTest {
     final double[] flows = new double[2];
     final double[] heat = new double[2];
 
-    double[] conducts() {
-      return Arrays.stream(ohms).map(r -> 1 / r).toArray();
-    }
-
     double currents(double current) {
-      return network.currents(emf, conducts(), current, flows, heat);
+      return network.currents(emf, ohms, current, flows, heat);
     }
 
     double first(double current) {
@@ -62,7 +58,7 @@ class CellNetworkTest {
   @Test
   void twoCellsThatDifferByHand() {
     Pair p = new Pair();
-    assertThat(p.network.prepare(p.conducts())).isTrue();
+    assertThat(p.network.prepare(p.ohms)).isTrue();
     for (double current : new double[] {20, 0, -6}) {
       double heat = p.currents(current);
       double i1 = p.first(current);
@@ -79,7 +75,7 @@ class CellNetworkTest {
   @Test
   void seenFromItsEndsItIsOneVoltageAndOneResistance() {
     Pair p = new Pair();
-    p.network.prepare(p.conducts());
+    p.network.prepare(p.ohms);
     p.currents(0);
     double open = p.network.voltage();
     p.currents(CURRENT);
@@ -97,15 +93,15 @@ class CellNetworkTest {
   @Test
   void theFactorIsMadeAnewOnlyWhenAResistanceHasMovedFar() {
     Pair p = new Pair();
-    p.network.prepare(p.conducts());
-    assertThat(p.network.prepare(p.conducts())).isFalse();
+    p.network.prepare(p.ohms);
+    assertThat(p.network.prepare(p.ohms)).isFalse();
     for (double near : new double[] {0.97, 1.03}) {
       p.ohms[1] = 0.022 * near;
-      assertThat(p.network.prepare(p.conducts())).as("moved to %s", near).isFalse();
+      assertThat(p.network.prepare(p.ohms)).as("moved to %s", near).isFalse();
     }
     for (double far : new double[] {0.95, 1.06}) {
       p.ohms[1] = 0.022 * far;
-      assertThat(p.network.prepare(p.conducts())).as("moved to %s", far).isTrue();
+      assertThat(p.network.prepare(p.ohms)).as("moved to %s", far).isTrue();
       p.currents(CURRENT);
       assertThat(p.flows[0]).isCloseTo(p.first(CURRENT), within(1e-9));
     }
@@ -117,11 +113,11 @@ class CellNetworkTest {
   @Test
   void anOldFactorGivesTheRightCurrents() {
     Pair p = new Pair();
-    p.network.prepare(p.conducts());
+    p.network.prepare(p.ohms);
     double stale = p.first(CURRENT);
     p.ohms[1] *= 1.03;
     p.ohms[0] *= 0.98;
-    p.network.prepare(p.conducts());
+    p.network.prepare(p.ohms);
     double now = p.first(CURRENT);
     p.currents(CURRENT);
     assertThat(Math.abs(p.flows[0] - now)).isLessThan(0.1 * Math.abs(stale - now));
@@ -141,10 +137,10 @@ class CellNetworkTest {
     int cells = series * g.parallel();
     CellNetwork n = network(a, takeOff);
     double branch = R + n.contact();
-    n.prepare(all(cells, 1 / branch));
+    n.prepare(all(cells, branch));
     double[] flows = new double[cells];
     double[] heat = new double[cells];
-    double made = n.currents(all(cells, EMF), all(cells, 1 / branch), CURRENT, flows, heat);
+    double made = n.currents(all(cells, EMF), all(cells, branch), CURRENT, flows, heat);
     Network other = Network.of(BOX, a, g, Layouts.led(takeOff), NICKEL, R, CURRENT, WARM);
     // One counts cells group by group, the other places, some of which may be free.
     double[] wanted =
@@ -182,6 +178,6 @@ class CellNetworkTest {
     Arrangement wired =
         new Arrangement(touching.placing(), Joining.WIRED, "", List.of(), touching.attempted());
     asTheOtherSolverHasIt(wired, TakeOff.ONE_CELL);
-    assertThat(network(wired, TakeOff.ONE_CELL).prepare(all(2, 50))).isTrue();
+    assertThat(network(wired, TakeOff.ONE_CELL).prepare(all(2, 0.02))).isTrue();
   }
 }
