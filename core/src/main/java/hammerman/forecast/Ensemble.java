@@ -41,7 +41,7 @@ public record Ensemble(List<Member> members) {
   /** How many a first picture is made of. */
   public static final int FIRST = 20;
 
-  private static final double STEP = 5;
+  private static final double STEP = 10;
 
   /** State of charge at which the sag is given. */
   private static final double LOW = 0.2;

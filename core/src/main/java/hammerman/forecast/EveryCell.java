@@ -21,7 +21,7 @@ public record EveryCell(List<Day> days) {
   /** So many cells and steps are run in all, some 4 s on two processors. */
   private static final double MOST = 5e7;
 
-  private static final double STEP = 5;
+  private static final double STEP = 10;
 
   public EveryCell {
     days = List.copyOf(days);

@@ -23,7 +23,7 @@ import java.util.OptionalDouble;
  * @param perfect every cell the mean of all
  */
 public record MatchCost(Way matched, Way dealt, Way perfect) {
-  private static final double STEP = 5;
+  private static final double STEP = 10;
 
   /**
    * One way to fill the groups.

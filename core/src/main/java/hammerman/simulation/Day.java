@@ -46,7 +46,7 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
   }
 
   /** The longest step of a run with every cell in its place, s. */
-  private static final double STEP_IN_PLACE = 5;
+  private static final double STEP_IN_PLACE = 10;
 
   /**
    * Runs the duty on all four days: in the middle of the temperatures in use, at either end of

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Discharge {
   /** The most samples a run keeps; longer loads take longer steps. */
-  private static final int MOST_STEPS = 3_600;
+  private static final int MOST_STEPS = 2_400;
 
   private final Terms terms;
 
@@ -198,7 +198,9 @@ public final class Discharge {
   }
 
   private double step() {
-    return terms.cells().isApart() ? Math.min(terms.step(), PackState.LONGEST_APART) : terms.step();
+    return terms.cells().isApart()
+        ? Math.min(terms.step(), SharedStep.longest(terms.cells()))
+        : terms.step();
   }
 
   private static double stepFor(Load load) {

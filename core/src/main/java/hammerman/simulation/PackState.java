@@ -17,13 +17,10 @@ import org.jspecify.annotations.Nullable;
  * network, and a group's voltage is the mean over its cells, each weighing by its share of the
  * current. Discharge current is positive. The state of charge is counted on the capacity at 25 °C
  * at every temperature, so that what goes out comes back in; the cold puts the last of it out of
- * reach. Cells that differ want steps of at most {@value #LONGEST_APART} s: the current between
- * them is that at the start of the step.
+ * reach. Cells that differ want short steps, see {@link SharedStep}: the current between them is
+ * that at the start of the step.
  */
 final class PackState {
-  /** The longest step, s, in which cells that differ share the current stably. */
-  static final double LONGEST_APART = Double.parseDouble(System.getProperty("la", "5"));
-
   private final int groups;
   private final int perGroup;
   private final CellStates cells;

@@ -15,6 +15,9 @@ final class Rest {
   /** Somebody switches the machine off and on, s. */
   private static final double SWITCHED = 10;
 
+  /** Steps without load may be at least this long, and at the most that, s. */
+  private static final double LONG_STEP = 5;
+
   private static final double LONGEST_STEP = 30;
   private static final double GROWTH = 1.25;
 
@@ -85,7 +88,7 @@ final class Rest {
    */
   private OptionalDouble until(Outcome ended, double within, double least) {
     double time = 0;
-    double most = Math.min(Math.max(step, PackState.LONGEST_APART), LONGEST_STEP);
+    double most = Math.min(Math.max(step, LONG_STEP), LONGEST_STEP);
     double dt = 1;
     while (time < least || !packs.isBack(ended)) {
       if (time >= within) {
