@@ -58,7 +58,7 @@ class DischargeTest {
     Discharge discharge = Discharge.bare(barrow.pack(), load, 1, ROOM);
     Run run = discharge.run();
     Run untraced = discharge.untraced().run();
-    assertThat(run.trace().size()).isGreaterThan(3000);
+    assertThat(run.trace().size()).isGreaterThan(1500);
     assertThat(untraced.trace().size()).isZero();
     assertThat(untraced.extremes()).isEqualTo(run.extremes());
     assertThat(untraced.totals()).isEqualTo(run.totals());

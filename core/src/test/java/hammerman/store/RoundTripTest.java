@@ -34,7 +34,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Any project, laid out or not, comes back from the database and from the document as it was. */
 class RoundTripTest {
   private static final Instant NOON = Instant.parse("2026-06-01T12:00:00Z");
-  private static final int EACH = 8;
+  private static final int EACH = 4;
 
   @TempDir Path folder;
 
