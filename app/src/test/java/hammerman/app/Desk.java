@@ -163,7 +163,7 @@ final class Desk {
   /** Waits until the forecast follows the project and the scene has settled. */
   void settle() {
     await(this::followed, "the forecast never came");
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
   }
 
   private boolean followed() {
@@ -265,7 +265,7 @@ final class Desk {
     if (!there) {
       throw new AssertionError("150 times Tab do not reach " + id);
     }
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(1);
   }
 
   private static KeyEvent tab(EventType<KeyEvent> what) {
@@ -288,7 +288,7 @@ final class Desk {
           return null;
         });
     robot.push(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(1);
   }
 
   void example() {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.finding.Station;
 import hammerman.project.Shipped;
+import hammerman.simulation.Day;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -173,7 +174,10 @@ class ForecastingTest extends AtTheDesk {
     desk.press("#toggle-second");
     desk.quiet();
     desk.go(Station.FORECAST);
-    assertThat(desk.text("#answer")).startsWith("The four days are of both packs together");
+    Day hottest = desk.session.forecastProperty().get().days().get(Day.Kind.HOTTEST.ordinal());
+    assertThat(desk.text("#answer"))
+        .startsWith("Both packs together, for the ")
+        .contains("on the hottest day: " + hottest.outcome());
   }
 
   /** The figures have the typical day large, and what it comes to on the worst below it. */

@@ -63,6 +63,21 @@ final class Geometry {
     return g.faults;
   }
 
+  /** Whether anything scrolls but a table that may grow. */
+  static boolean scrolls(Parent root) {
+    return root.lookupAll(".scroll-bar").stream()
+        .filter(b -> b.isVisible() && b.getBoundsInParent().getWidth() > 1)
+        .anyMatch(
+            b -> {
+              for (Node n = b; n != null; n = n.getParent()) {
+                if (n instanceof TableView<?> || !n.isVisible()) {
+                  return false;
+                }
+              }
+              return true;
+            });
+  }
+
   private void walk(Node node, Bounds clip, boolean scrolls, Color under) {
     if (!node.isVisible() || node.getOpacity() == 0) {
       return;

@@ -26,7 +26,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * Whatever the design, the window and the scale: no words are cut short, reach out of their ground
- * or lie over others, in any view.
+ * or lie over others, in any view; and the worked example scrolls nowhere at the usual size.
  */
 class GeometryTest extends AtTheDesk {
   private static final int DESIGNS = Integer.getInteger("hammerman.designs", 4);
@@ -78,6 +78,9 @@ class GeometryTest extends AtTheDesk {
                         window[1],
                         100 * window[2]);
             draw(window, theme(number, at)).forEach(f -> faults.add(where + f));
+            if (number == 0 && at == 0 && Desk.fx(() -> Geometry.scrolls(desk.frame.root()))) {
+              faults.add(where + "scrolls");
+            }
           }
         });
     assertThat(faults).isEmpty();

@@ -23,7 +23,7 @@ import java.util.stream.IntStream;
  * anywhere between the coldest and the hottest in use, the load by {@value #LOAD} (standard
  * deviation; typical of what people state before they have measured). Each member starts from the
  * charge ceiling, its groups balanced full, and goes on until the pack ends it, every cell by
- * itself. With two packs the first alone is drawn. Cost: some 60 ns for each cell and step of 5 s,
+ * itself. With two packs the first alone is drawn. Cost: some 60 ns for each cell and step of 10 s,
  * on all processors.
  *
  * @param members so far

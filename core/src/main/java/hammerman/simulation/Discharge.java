@@ -15,8 +15,10 @@ import org.jspecify.annotations.Nullable;
  * A discharge to be run: a pack, a load and where it starts. The cells are all alike unless others
  * are given, and in ideal groups unless they are put in their places.
  *
- * <p>Cost: about 0.2 ms for an hour in steps of 1 s of cells that are alike; of cells that differ,
- * some 25 ns for each cell and step, and some 150 ns in their places.
+ * <p>A load is gone through in a few thousand steps: with those of 5 s the pack's voltage at the
+ * end of hours is off by less than 0.1 mV, with those of 10 s by less than 1 mV. Cost: some 150 ns
+ * for each step of cells that are alike; of cells that differ, some 25 ns for each cell and step,
+ * and some 100 ns in their places.
  */
 public final class Discharge {
   /** The most samples a run keeps; longer loads take longer steps. */

@@ -134,7 +134,7 @@ public final class ForecastStation implements StationView {
     spread.show(f);
     forecast = f;
     sweep();
-    page.answer(together(f) + answer(f));
+    page.answer(f.pair().isPresent() ? together(f) : answer(f));
   }
 
   @Override
@@ -207,9 +207,10 @@ public final class ForecastStation implements StationView {
 
   /** With two packs the days are of both, and all else is of the first by itself. */
   private static String together(Forecast f) {
-    return f.pair().isPresent()
-        ? "The four days are of both packs together, all else is of the first alone. "
-        : "";
+    return "Both packs together, for the %s asked for on the hottest day: %s. The four days are of both, all else is of the first alone."
+        .formatted(
+            Figures.duration(f.design().duty().task().load().duration()),
+            f.days().get(Day.Kind.HOTTEST.ordinal()).outcome());
   }
 
   private static String answer(Forecast f) {
