@@ -6,7 +6,7 @@ import java.util.BitSet;
 /**
  * The order in which the nodes of a network are best eliminated: always one that has the fewest
  * neighbours left, of several the first (minimum degree: W. F. Tinney and J. W. Walker, Proc. IEEE
- * 55, 1967, 1801, scheme 2). It leaves a factor with few entries: for packs 0.55 to 0.75 of those
+ * 55, 1967, 1801, scheme 2). It leaves a factor with few entries: for packs 0.5 to 0.85 of those
  * that a factor has whose nodes are eliminated group by group.
  */
 final class EliminationOrder {

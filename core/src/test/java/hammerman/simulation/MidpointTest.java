@@ -44,7 +44,7 @@ class MidpointTest {
     }
   }
 
-  /** With the current of its start a step of 12 s would move some 0.1 % too little. */
+  /** With the current of its start a step of 12 s would move some 0.05 % too little. */
   @Test
   void whatLongStepsMoveIsWhatShortOnesMove() {
     double fine = charge(run(0.25));
