@@ -2,8 +2,10 @@ package hammerman;
 
 import hammerman.cell.CellType;
 import hammerman.cell.Health;
+import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
+import hammerman.duty.Load;
 import hammerman.fit.FitPlan;
 import hammerman.guard.Bms;
 import hammerman.guard.Guard;
@@ -14,6 +16,9 @@ import hammerman.pack.MatchedCells;
 import hammerman.pack.Pack;
 import hammerman.pack.TakeOff;
 import hammerman.project.Shipped;
+import hammerman.simulation.Run;
+import hammerman.simulation.Trace;
+import hammerman.simulation.TwinRun;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -88,5 +93,16 @@ public final class Samples {
 
   public static Design withBms(Design d, UnaryOperator<Bms> change) {
     return withGuard(d, g -> g.withProtection(g.protection().withBms(change)));
+  }
+
+  /** Two packs through a load together, in the hottest air. */
+  public static TwinRun together(Design first, SecondPack second, Load load) {
+    double hottest = first.duty().surroundings().hottestInUse();
+    return TwinRun.of(Chain.of(first.withSecond(second)), load, hottest);
+  }
+
+  /** The last sample of a run. */
+  public static double last(Run run, Trace.Channel channel) {
+    return run.trace().at(channel, run.trace().size() - 1);
   }
 }

@@ -3,8 +3,9 @@ package hammerman.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hammerman.finding.Station;
+import hammerman.forecast.Forecast;
 import hammerman.project.Shipped;
-import hammerman.simulation.Day;
+import hammerman.unit.Figures;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -166,18 +167,23 @@ class ForecastingTest extends AtTheDesk {
     assertThat(desk.text("#target-complaint")).isNotEmpty();
   }
 
-  /** With two packs it says what is of both and what is of the first. */
+  /** With two packs the line and the great figures are those of both. */
   @Test
-  void twoPacksAreToldApart() {
+  void twoPacksAreToldTogether() {
     desk.example();
+    desk.go(Station.FORECAST);
+    String alone = desk.figure("until-it-ends");
     desk.view(Station.GUARD, "two");
     desk.press("#toggle-second");
     desk.quiet();
     desk.go(Station.FORECAST);
-    Day hottest = desk.session.forecastProperty().get().days().get(Day.Kind.HOTTEST.ordinal());
+    Forecast f = desk.session.forecastProperty().get();
+    String both = Figures.duration(f.reach().typical().endTime());
+    assertThat(desk.figure("until-it-ends")).isEqualTo(both).isNotEqualTo(alone);
     assertThat(desk.text("#answer"))
-        .startsWith("Both packs together, for the ")
-        .contains("on the hottest day: " + hottest.outcome());
+        .startsWith("Both packs serve the ")
+        .contains(" and go on to " + both + " on a typical day");
+    assertThat(f.onward().endTime()).isGreaterThan(1.5 * f.duty().endTime());
   }
 
   /** The figures have the typical day large, and what it comes to on the worst below it. */

@@ -64,7 +64,8 @@ public class ModelBench {
   private final Forecast forecast = Forecast.of(design);
 
   private static Case judged(Forecast f) {
-    return new Case(f.circuit(), f.duty(), f.days(), f.pair(), f.layout(), f.thermal().map());
+    return new Case(
+        f.circuit(), f.duty(), f.own(), f.days(), f.pair(), f.layout(), f.thermal().map());
   }
 
   /** A uniform discharge of one hour in steps of 1 s. */

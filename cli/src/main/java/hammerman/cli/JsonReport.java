@@ -250,7 +250,7 @@ final class JsonReport {
     ObjectNode node =
         NODES
             .objectNode()
-            .put("endReason", run.outcome().key())
+            .put("endReason", run.outcome().complete() ? "goesOn" : run.outcome().key())
             .put("endTime_s", figure(run.endTime()));
     return run.totals().distance() > 0
         ? node.put("range_km", figure(Unit.KILOMETRE.fromCore(run.totals().distance())))

@@ -94,10 +94,18 @@ public record Chain(
                 new SagPoint(
                     soc,
                     current,
-                    path.voltage(current, soc, cold, Path.Settling.OHMIC),
-                    path.voltage(current, soc, cold, Path.Settling.TEN_SECONDS),
-                    path.voltage(current, soc, cold, Path.Settling.SETTLED)))
+                    voltage(current, soc, cold, Path.Settling.OHMIC),
+                    voltage(current, soc, cold, Path.Settling.TEN_SECONDS),
+                    voltage(current, soc, cold, Path.Settling.SETTLED)))
         .toList();
+  }
+
+  /**
+   * Returns the voltage at the machine under a current, V, of two packs both at the same state of
+   * charge; 0 where they cannot give it, even shorted.
+   */
+  public double voltage(double current, double soc, double kelvin, Path.Settling settling) {
+    return Math.max(0, supply.split(current, soc, kelvin, settling).voltage());
   }
 
   /**

@@ -124,7 +124,8 @@ public record Supply(List<Branch> branches, @Nullable Joining joining) {
     Branch a = first();
     double e1 = a.openCircuit(soc);
     double r1 = a.resistance(soc, kelvin, settling);
-    double lost = amperes * a.shared().shared(kelvin);
+    double drop = joining == Joining.DIODES ? SecondPack.DIODE_DROP : 0;
+    double lost = amperes * a.shared().shared(kelvin) + drop;
     if (joining == null) {
       return new Split(amperes, 0, e1 - amperes * r1 - lost);
     }
@@ -161,15 +162,17 @@ public record Supply(List<Branch> branches, @Nullable Joining joining) {
     }
     double e2 = branches.get(1).openCircuit(soc);
     double r2 = branches.get(1).resistance(soc, kelvin, Settling.TEN_SECONDS);
+    double drop = joining == Joining.DIODES ? SecondPack.DIODE_DROP : 0;
     double both =
-        Source.currentAtMost((e1 * r2 + e2 * r1) / (r1 + r2), r1 * r2 / (r1 + r2) + outer, watts);
+        Source.currentAtMost(
+            (e1 * r2 + e2 * r1) / (r1 + r2) - drop, r1 * r2 / (r1 + r2) + outer, watts);
     return switch (joining) {
       case SERIES -> Source.currentAtMost(e1 + e2, r1 + r2 + outer, watts);
       case PARALLEL -> both;
       case DIODES -> {
         double i = (e1 - e2 + both * r2) / (r1 + r2);
         yield i < 0 || i > both
-            ? Source.currentAtMost(Math.max(e1, e2), (e1 > e2 ? r1 : r2) + outer, watts)
+            ? Source.currentAtMost(Math.max(e1, e2) - drop, (e1 > e2 ? r1 : r2) + outer, watts)
             : both;
       }
       case SWITCH_OVER ->

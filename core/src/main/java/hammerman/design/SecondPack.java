@@ -27,6 +27,9 @@ public record SecondPack(
     @In(Unit.PERCENT) double firstSoc)
     implements SecondPackBuilder.With {
 
+  /** Forward drop of a combiner's diodes, V; typical of a Schottky pair. */
+  public static final double DIODE_DROP = 0.4;
+
   /** How two packs are joined. */
   public enum Joining {
     SERIES("In series"),

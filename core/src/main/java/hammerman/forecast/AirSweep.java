@@ -1,7 +1,7 @@
 package hammerman.forecast;
 
 import hammerman.cell.Health;
-import hammerman.simulation.Discharge;
+import hammerman.duty.Load;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -9,7 +9,7 @@ import java.util.List;
  * The same load in any air: how long it goes on with new cells and with cells at the end of their
  * life, from −20 to 45 °C or as far as the air in use reaches. And how long the machine's full
  * effort lasts, until the cells are too hot or something else ends it. The cells begin as warm as
- * the air. Some 20 ms; with two packs the first alone.
+ * the air. Some 20 ms.
  *
  * @param wanted time asked for, s
  * @param points from the coldest air to the hottest
@@ -55,17 +55,22 @@ public record AirSweep(double wanted, List<Point> points) {
     double to = hottest(f);
     Health worn = Forecast.worn(f.life());
     int parts = parts(from, to);
+    Load load = Onward.load(f.chain(), f.onward());
+    Load effort = Onward.effort(f.chain());
     List<Point> points = new ArrayList<>();
     for (int k = 0; k <= parts; k++) {
       double air = from + (to - from) * k / parts;
-      Discharge fresh = Onward.in(f.chain(), f.onward(), air, STEP);
       points.add(
           new Point(
               air,
-              fresh.run().endTime(),
-              fresh.worn(worn).run().endTime(),
-              Thermal.fullEffort(f.chain(), air, STEP).untraced().run().endTime()));
+              time(f, load, air, Health.NEW, STEP),
+              time(f, load, air, worn, STEP),
+              time(f, effort, air, Health.NEW, Thermal.effortStep(effort, STEP))));
     }
     return new AirSweep(f.design().duty().task().load().duration(), points);
+  }
+
+  private static double time(Forecast f, Load load, double air, Health worn, double step) {
+    return DutyRun.untraced(f.chain(), load, air, worn, step).all().endTime();
   }
 }

@@ -51,7 +51,7 @@ public enum Answer {
   /** Returns a value of it as shown. */
   public String shown(double value) {
     return switch (this) {
-      case TIME -> Figures.duration(value);
+      case TIME -> Reach.isLonger(value) ? Figures.over(value) : Figures.duration(value);
       case RANGE -> Figures.of(value, unit);
       case SAG -> Figures.of(value, unit, 2);
       case HOTTEST -> Figures.of(value, unit, 1);
@@ -67,7 +67,7 @@ public enum Answer {
       case RANGE -> f.range() > 0 ? f.reach().typical().totals().distance() : Double.NaN;
       case SAG -> f.chain().sag().get(Answers.LOW).tenSeconds();
       case HOTTEST ->
-          f.thermal().map().map(m -> m.hottest()).orElse(f.duty().extremes().peakTemperature());
+          f.thermal().map().map(m -> m.hottest()).orElse(f.own().extremes().peakTemperature());
       case LIFE -> unit.toCore(f.life().years());
     };
   }

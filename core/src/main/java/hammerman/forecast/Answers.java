@@ -1,10 +1,10 @@
 package hammerman.forecast;
 
+import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.duty.Load;
 import hammerman.pack.Assembly;
-import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
 import hammerman.unit.Unit;
 import java.util.Map;
@@ -51,24 +51,19 @@ record Answers(Map<Answer, Double> values) {
     var air = design.duty().surroundings();
     Load task = design.duty().task().load().times(load);
     double middle = 0.5 * (air.coldestInUse() + air.hottestInUse());
-    Run hot =
-        Discharge.of(chain, task, chain.ceiling(), air.hottestInUse())
-            .untraced()
-            .withStep(STEP)
-            .run();
+    DutyRun asks = DutyRun.untraced(chain, task, air.hottestInUse(), Health.NEW, STEP);
+    Run hot = asks.all();
+    Run own = asks.own();
     double step = Math.max(STEP, hot.endTime() / 1500);
-    Run typical =
-        Discharge.of(chain, Onward.load(chain, hot).times(load), chain.ceiling(), middle)
-            .untraced()
-            .withStep(step)
-            .run();
+    Load more = Onward.load(chain, hot).times(load);
+    Run typical = DutyRun.untraced(chain, more, middle, Health.NEW, step).all();
     double way = typical.totals().distance();
     return new Answers(
         Map.of(
             Answer.TIME, typical.endTime(),
             Answer.RANGE, way > 0 ? way : Double.NaN,
             Answer.SAG, chain.sag().get(LOW).tenSeconds(),
-            Answer.HOTTEST, hot.extremes().peakTemperature(),
-            Answer.LIFE, Unit.YEAR.toCore(Forecast.life(chain, hot, chain.ceiling()).years())));
+            Answer.HOTTEST, own.extremes().peakTemperature(),
+            Answer.LIFE, Unit.YEAR.toCore(Forecast.life(chain, own, chain.ceiling()).years())));
   }
 }

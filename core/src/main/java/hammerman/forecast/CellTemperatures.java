@@ -32,7 +32,7 @@ public record CellTemperatures(HeatMap map, double hottestYears, double coolestY
   }
 
   private static double years(Forecast f, double rise) {
-    return Forecast.life(f.chain(), f.duty(), f.chain().ceiling(), rise).years();
+    return Forecast.life(f.chain(), f.own(), f.chain().ceiling(), rise).years();
   }
 
   /**

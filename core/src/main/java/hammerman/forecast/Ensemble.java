@@ -3,12 +3,15 @@ package hammerman.forecast;
 import hammerman.chain.Chain;
 import hammerman.chain.Path;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
+import hammerman.duty.Load;
 import hammerman.life.LifeForecast;
 import hammerman.pack.Pack;
 import hammerman.simulation.CellPopulation;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
 import hammerman.simulation.Tolerance;
+import hammerman.simulation.TwinRun;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -23,8 +26,8 @@ import java.util.stream.IntStream;
  * anywhere between the coldest and the hottest in use, the load by {@value #LOAD} (standard
  * deviation; typical of what people state before they have measured). Each member starts from the
  * charge ceiling, its groups balanced full, and goes on until the pack ends it, every cell by
- * itself. With two packs the first alone is drawn. Cost: some 60 ns for each cell and step of 10 s,
- * on all processors.
+ * itself. With two packs both are drawn; capacity and resistance are those of the first. Cost: some
+ * 60 ns for each cell and step of 10 s, on all processors.
  *
  * @param members so far
  */
@@ -42,6 +45,9 @@ public record Ensemble(List<Member> members) {
   public static final int FIRST = 20;
 
   private static final double STEP = 10;
+
+  /** Two packs are tried twice in every step, to see how they share. */
+  private static final int TRIALS = 2;
 
   /** State of charge at which the sag is given. */
   private static final double LOW = 0.2;
@@ -84,9 +90,12 @@ public record Ensemble(List<Member> members) {
    * fewer than {@value #FIRST} would take too long, as of a pack that goes on for weeks.
    */
   public static int enough(Forecast f) {
-    double each = f.onward().endTime() / STEP * f.design().pack().cells();
+    SecondPack second = f.design().second();
+    int first = f.design().pack().cells();
+    int cells = second == null ? first : (1 + TRIALS) * (first + second.pack().cells());
+    double each = f.onward().endTime() / STEP * cells;
     int many = (int) Math.min(ENOUGH, MOST_STEPS / Math.max(1, each));
-    return many < FIRST ? 0 : many;
+    return many / FIRST * FIRST;
   }
 
   /** Returns the ensemble with some more members of the design that a forecast is of. */
@@ -111,12 +120,16 @@ public record Ensemble(List<Member> members) {
         surroundings.coldestInUse()
             + random.nextDouble() * (surroundings.hottestInUse() - surroundings.coldestInUse());
     CellPopulation cells = CellPopulation.drawn(pack, Tolerance.of(pack), random);
+    Load asked = Onward.load(chain, f.onward()).times(load);
+    SecondPack second = design.second();
     Run run =
-        Discharge.of(chain, Onward.load(chain, f.onward()).times(load), chain.ceiling(), air)
-            .untraced()
-            .with(cells)
-            .withStep(STEP)
-            .run();
+        second == null
+            ? Discharge.of(chain, asked, chain.ceiling(), air)
+                .untraced()
+                .with(cells)
+                .withStep(STEP)
+                .run()
+            : beside(chain, cells, second.pack(), asked, air, random);
     double weakest = Double.POSITIVE_INFINITY;
     double resistance = 0;
     double capacity = 0;
@@ -140,6 +153,13 @@ public record Ensemble(List<Member> members) {
         years(f, run, air, random.nextGaussian()));
   }
 
+  /** Both packs, the second drawn too. */
+  private static Run beside(
+      Chain chain, CellPopulation first, Pack second, Load load, double air, Random random) {
+    CellPopulation other = CellPopulation.drawn(second, Tolerance.of(second), random);
+    return TwinRun.untraced(chain, new TwinRun.Cells(first, other), load, air, STEP).both();
+  }
+
   /**
    * Years of life in that air, with a law that is as far off as it may be: its band is taken as two
    * standard deviations.
@@ -148,14 +168,14 @@ public record Ensemble(List<Member> members) {
     var use = f.design().duty().surroundings();
     double middle = 0.5 * (use.coldestInUse() + use.hottestInUse());
     double rise = air - middle + run.meanRise(air);
-    LifeForecast life = Forecast.life(f.chain(), f.duty(), f.chain().ceiling(), rise);
+    LifeForecast life = Forecast.life(f.chain(), f.own(), f.chain().ceiling(), rise);
     double bound = off > 0 ? life.yearsLow() : life.yearsHigh();
     return life.years() + (bound - life.years()) * Math.min(1, Math.abs(off) / 2);
   }
 
   private static double sag(Chain chain, double current, double air, double resistance) {
-    Path path = chain.path();
-    double cells = path.cells(LOW, air, Path.Settling.TEN_SECONDS) * resistance;
-    return Math.max(0, path.openCircuit(LOW) - current * (cells + path.outside(air)));
+    double share = chain.supply().split(current, LOW, air, Path.Settling.TEN_SECONDS).first();
+    double more = chain.path().cells(LOW, air, Path.Settling.TEN_SECONDS) * (resistance - 1);
+    return Math.max(0, chain.voltage(current, LOW, air, Path.Settling.TEN_SECONDS) - share * more);
   }
 }

@@ -14,7 +14,6 @@ import hammerman.life.Conditions;
 import hammerman.life.LifeForecast;
 import hammerman.simulation.Charge;
 import hammerman.simulation.Day;
-import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
 import hammerman.simulation.TwinRun;
 import java.util.List;
@@ -27,14 +26,17 @@ import java.util.concurrent.ForkJoinTask;
  * forecast; a forecast is stale when its design differs from the one at hand.
  *
  * @param chain ratings, demands and sag; holds the design
- * @param duty the duty asked for, from the charge ceiling, in the hottest air
+ * @param duty the duty asked for, from the charge ceiling, in the hottest air; of two packs both
+ *     together, from the states of charge at which they are joined
+ * @param own what the first pack goes through in it: all of it, where there is one
  * @param days the duty on four days, the hottest among them; of two packs both together
- * @param onward the same load gone on with until the pack ends it
+ * @param onward the same load gone on with until the pack, or both, end it
  * @param reach the same on a typical and on the coldest day
  * @param thermal temperatures, of the pack as a lump and of each cell of the layout
- * @param charge a charge from where the duty ends, in the coldest air in which it may be charged
+ * @param charge a charge of the first pack from where the duty ends, in the coldest air in which it
+ *     may be charged
  * @param usualCharge the same in the middle of the temperatures of charging
- * @param life ageing under the duty and the habits
+ * @param life ageing of the first pack under the duty and the habits
  * @param otherCeilings the same with other charge ceilings, highest first
  * @param layout the layout in the box, if the design has a plan of its fit
  * @param pair the duty of two packs together, if there are two
@@ -44,6 +46,7 @@ import java.util.concurrent.ForkJoinTask;
 public record Forecast(
     Chain chain,
     Run duty,
+    Run own,
     List<Day> days,
     Run onward,
     Reach reach,
@@ -83,21 +86,30 @@ public record Forecast(
   public static Forecast of(Design design) {
     LaidOut built = LaidOut.of(design);
     Chain chain = built.chain();
-    Run duty = dutyRun(chain).run();
-    LifeForecast life = life(chain, duty, chain.ceiling());
-    ForkJoinTask<Days> daysBeside = beside(() -> Days.of(chain, duty, worn(life)));
-    ForkJoinTask<Charging> chargingBeside = beside(() -> Charging.of(chain, duty));
-    Thermal thermal = Thermal.of(chain, duty, built.solved().map(s -> s.warm(design)));
+    DutyRun asked = DutyRun.of(chain);
+    Run duty = asked.all();
+    Run own = asked.own();
+    Optional<TwinRun> pair = asked.pair();
+    LifeForecast life = life(chain, own, chain.ceiling());
+    ForkJoinTask<List<Day>> daysBeside =
+        beside(
+            () ->
+                pair.isPresent()
+                    ? Day.together(chain, pair.get(), worn(life))
+                    : Day.all(chain, duty, worn(life)));
+    ForkJoinTask<Charging> chargingBeside = beside(() -> Charging.of(chain, own));
+    Thermal thermal = Thermal.of(chain, own, built.solved().map(s -> s.warm(design)));
     Circuit circuit = Circuit.of(chain, built.layout());
     Run onward = Onward.hottest(chain, duty);
     Reach reach = Reach.of(chain, onward);
     // Begun here if it has not been there.
     Charging charging = chargingBeside.join();
-    Days days = daysBeside.join();
+    List<Day> days = daysBeside.join();
     return new Forecast(
         chain,
         duty,
-        days.all(),
+        own,
+        days,
         onward,
         reach,
         thermal,
@@ -106,21 +118,9 @@ public record Forecast(
         life,
         charging.ceilings(),
         built.layout(),
-        days.pair(),
+        pair,
         circuit,
-        Judge.judge(
-            new Case(circuit, duty, days.all(), days.pair(), built.layout(), thermal.map())));
-  }
-
-  /** The duty on its four days, of two packs both together. */
-  private record Days(List<Day> all, Optional<TwinRun> pair) {
-    static Days of(Chain chain, Run duty, Health worn) {
-      if (chain.design().second() == null) {
-        return new Days(Day.all(chain, duty, worn), Optional.empty());
-      }
-      TwinRun hottest = TwinRun.of(chain);
-      return new Days(Day.together(chain, hottest, worn), Optional.of(hottest));
-    }
+        Judge.judge(new Case(circuit, duty, own, days, pair, built.layout(), thermal.map())));
   }
 
   /** What puts back what the duty took, in the coldest and in the usual air, and to where. */
@@ -145,16 +145,6 @@ public record Forecast(
   /** Returns the way the pack goes until it ends, m; 0 for a duty without speed. */
   public double range() {
     return onward.totals().distance();
-  }
-
-  /** The duty asked for, from the charge ceiling, in the hottest air. */
-  static Discharge dutyRun(Chain chain) {
-    Design design = chain.design();
-    return Discharge.of(
-        chain,
-        design.duty().task().load(),
-        chain.ceiling(),
-        design.duty().surroundings().hottestInUse());
   }
 
   /** The usual ceilings other than the chosen one. */

@@ -1,6 +1,7 @@
 package hammerman.forecast;
 
 import hammerman.cell.CellType;
+import hammerman.design.SecondPack;
 import hammerman.finding.Derivation;
 import hammerman.finding.Derivation.Input;
 import hammerman.finding.Origin;
@@ -23,7 +24,36 @@ final class Inputs {
       "dz/dt = −I / 3600 Q;  V = S (OCV − v1 − v2 − I R0 / P) − I R_ext;  C dT/dt = heat − G"
           + " (T − T_air)";
 
+  static final String JUNCTION_FORMULA =
+      "two packs at their junction: V = (Σ E/R − I) / Σ 1/R, or Σ E − I Σ R in series";
+
   private Inputs() {}
+
+  /** The charge at which a run begins, of two packs of either. */
+  static Derivation.Input startCharge(Forecast f) {
+    SecondPack second = f.design().second();
+    return second == null
+        ? computed("z0", "charge at the start", Figures.of(f.chain().ceiling(), Unit.PERCENT, 0))
+        : yours(
+            "z0",
+            "charge of either when joined",
+            "%s, %s"
+                .formatted(
+                    Figures.of(second.firstSoc(), Unit.PERCENT, 0),
+                    Figures.of(second.soc(), Unit.PERCENT, 0)));
+  }
+
+  /** The capacity that a run has, of two packs of either. */
+  static Derivation.Input capacity(Forecast f) {
+    SecondPack second = f.design().second();
+    String first = Figures.of(pack(f).capacity(), Unit.AMPERE_HOUR);
+    return second == null
+        ? computed("Q", "capacity at 25 °C", first)
+        : computed(
+            "Q",
+            "capacity of either at 25 °C, new",
+            first + ", " + Figures.of(second.pack().capacity(), Unit.AMPERE_HOUR));
+  }
 
   static Derivation arithmetic(String title, String result, String formula, Input... inputs) {
     return new Derivation(

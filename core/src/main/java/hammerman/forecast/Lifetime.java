@@ -3,6 +3,7 @@ package hammerman.forecast;
 import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.duty.Habits;
 import hammerman.duty.Surroundings;
 import hammerman.life.LifeForecast;
@@ -58,7 +59,8 @@ public record Lifetime(
     Design design = f.design();
     double years = f.life().years();
     double duties = years * Unit.YEAR.toCore(1) * design.duty().habits().meanCycles();
-    double price = design.pack().cost();
+    SecondPack second = design.second();
+    double price = design.pack().cost() + (second == null ? 0 : second.pack().cost());
     double energy = duties * Math.max(0, f.duty().totals().energyOut());
     double way = duties * f.duty().totals().distance();
     return new Lifetime(

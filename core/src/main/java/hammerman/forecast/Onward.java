@@ -1,6 +1,8 @@
 package hammerman.forecast;
 
+import hammerman.cell.Health;
 import hammerman.chain.Chain;
+import hammerman.design.SecondPack;
 import hammerman.duty.Load;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
@@ -20,19 +22,31 @@ final class Onward {
     if (!duty.outcome().complete()) {
       return duty;
     }
-    double used = chain.ceiling() - duty.endSoc();
+    double used = start(chain) - duty.endSoc();
     Load load = chain.design().duty().task().load();
     double rounds =
         used > 0.001
-            ? Math.ceil(1.3 * load.rounds() * chain.ceiling() / used) + 1
+            ? Math.ceil(1.3 * load.rounds() * start(chain) / used) + 1
             : Double.POSITIVE_INFINITY;
-    double air = chain.design().duty().surroundings().hottestInUse();
-    return Discharge.of(chain, repeated(load, rounds), chain.ceiling(), air).run();
+    return DutyRun.of(chain, repeated(load, rounds)).all();
+  }
+
+  /** The state of charge at the start, as a run tells it at its end. */
+  private static double start(Chain chain) {
+    SecondPack second = chain.design().second();
+    if (second == null) {
+      return chain.ceiling();
+    }
+    double a = chain.design().pack().capacity();
+    double b = second.pack().capacity();
+    return second.joining() == SecondPack.Joining.SERIES
+        ? Math.min(second.firstSoc(), second.soc())
+        : (a * second.firstSoc() + b * second.soc()) / (a + b);
   }
 
   /**
-   * The duty's load gone on with in air of a temperature (K), in steps of at most {@code step} s;
-   * no samples are kept.
+   * The duty's load gone on with by the first pack alone in air of a temperature (K), in steps of
+   * at most {@code step} s; no samples are kept.
    */
   static Discharge in(Chain chain, Run hottest, double air, double step) {
     return Discharge.of(chain, load(chain, hottest), chain.ceiling(), air)
@@ -47,7 +61,7 @@ final class Onward {
    */
   static Load load(Chain chain, Run hottest) {
     Load load = chain.design().duty().task().load();
-    double used = Math.max(1e-3, chain.ceiling() - hottest.endSoc());
+    double used = Math.max(1e-3, start(chain) - hottest.endSoc());
     return repeated(load, Math.ceil(BEYOND * hottest.endTime() / load.roundDuration() / used) + 1);
   }
 
@@ -59,12 +73,20 @@ final class Onward {
    * @param step the longest, s; a long run has longer ones
    */
   static Run at(Chain chain, double watts, double air, double step) {
-    double longest =
-        Math.min(Load.LONGEST, BEYOND * chain.design().pack().energy() / Math.max(1, watts));
-    return Discharge.of(chain, Load.power(watts, longest), chain.ceiling(), air)
-        .untraced()
-        .withStep(Math.max(step, longest / 2500))
-        .run();
+    SecondPack second = chain.design().second();
+    double energy = chain.design().pack().energy() + (second == null ? 0 : second.pack().energy());
+    double longest = Math.min(Load.LONGEST, BEYOND * energy / Math.max(1, watts));
+    Load load = Load.power(watts, longest);
+    return DutyRun.untraced(chain, load, air, Health.NEW, Math.max(step, longest / 2500)).all();
+  }
+
+  /** The machine's full effort, longer than the packs can give it. */
+  static Load effort(Chain chain) {
+    SecondPack second = chain.design().second();
+    double effort = chain.design().duty().machine().fullEffortCurrent();
+    double capacity =
+        chain.design().pack().capacity() + (second == null ? 0 : second.pack().capacity());
+    return Load.current(effort, Math.min(BEYOND * 3600 * capacity / effort, Load.LONGEST));
   }
 
   private static Load repeated(Load load, double rounds) {

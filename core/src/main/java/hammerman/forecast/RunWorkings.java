@@ -2,12 +2,15 @@ package hammerman.forecast;
 
 import static hammerman.forecast.Inputs.CIRCUIT_RANGE;
 import static hammerman.forecast.Inputs.CIRCUIT_SOURCE;
+import static hammerman.forecast.Inputs.JUNCTION_FORMULA;
 import static hammerman.forecast.Inputs.RUN_FORMULA;
+import static hammerman.forecast.Inputs.capacity;
 import static hammerman.forecast.Inputs.cell;
 import static hammerman.forecast.Inputs.computed;
 import static hammerman.forecast.Inputs.model;
 import static hammerman.forecast.Inputs.pack;
 import static hammerman.forecast.Inputs.series;
+import static hammerman.forecast.Inputs.startCharge;
 import static hammerman.forecast.Inputs.yours;
 
 import hammerman.finding.Derivation;
@@ -32,8 +35,8 @@ final class RunWorkings {
     Run worst = cold ? f.reach().coldest() : f.onward();
     String when = cold ? " coldest" : " hottest";
     return switch (headline) {
-      case RUN_TIME -> Figures.duration(worst.endTime()) + when;
-      case RANGE -> Figures.distance(worst.totals().distance()) + when;
+      case RUN_TIME -> Reach.time(worst) + when;
+      case RANGE -> Reach.way(worst) + when;
       case PEAK_TEMPERATURE ->
           f.days().stream()
                   .filter(d -> d.kind() == Day.Kind.TYPICAL)
@@ -58,13 +61,12 @@ final class RunWorkings {
 
   static Derivation runTime(Forecast f) {
     Run run = f.reach().typical();
-    return run("Time until the pack ends", Figures.duration(run.endTime()), f, run, typical(f));
+    return run("Time until the pack ends", Reach.time(run), f, run, typical(f));
   }
 
   static Derivation range(Forecast f) {
     Run run = f.reach().typical();
-    String way = Figures.distance(run.totals().distance());
-    return run("Distance until the pack ends", way, f, run, typical(f));
+    return run("Distance until the pack ends", Reach.way(run), f, run, typical(f));
   }
 
   static Derivation peakTemperature(Forecast f) {
@@ -76,9 +78,9 @@ final class RunWorkings {
             () ->
                 run(
                     title,
-                    Figures.of(f.duty().extremes().peakTemperature(), Unit.CELSIUS, 0),
+                    Figures.of(f.own().extremes().peakTemperature(), Unit.CELSIUS, 0),
                     f,
-                    f.duty(),
+                    f.own(),
                     hottest(f)));
   }
 
@@ -101,7 +103,7 @@ final class RunWorkings {
             computed(
                 "T_mean",
                 "highest of the pack as one lump",
-                Figures.of(f.duty().extremes().peakTemperature(), Unit.CELSIUS, 0)),
+                Figures.of(f.own().extremes().peakTemperature(), Unit.CELSIUS, 0)),
             computed("ΔT", "most between two cells", Figures.of(map.spread(), Unit.KELVIN, 1)),
             yours(
                 "T_air",
@@ -132,10 +134,10 @@ final class RunWorkings {
     return new Derivation(
         title,
         result,
-        RUN_FORMULA,
+        f.pair().isPresent() ? RUN_FORMULA + ";  " + JUNCTION_FORMULA : RUN_FORMULA,
         List.of(
-            computed("z0", "charge at the start", Figures.of(f.chain().ceiling(), Unit.PERCENT, 0)),
-            computed("Q", "capacity at 25 °C", Figures.of(p.capacity(), Unit.AMPERE_HOUR)),
+            startCharge(f),
+            capacity(f),
             model(
                 "1 − z_least",
                 "share that this air lets out",
@@ -156,7 +158,7 @@ final class RunWorkings {
                 "energy balance error",
                 Figures.fixed(Math.abs(run.totals().imbalance()) * 100, 4) + " %")),
         CIRCUIT_SOURCE,
-        CIRCUIT_RANGE + "; one thermal lump",
+        CIRCUIT_RANGE + "; one thermal lump" + (f.pair().isPresent() ? " each" : ""),
         air > 353.15);
   }
 
@@ -195,7 +197,7 @@ final class RunWorkings {
         List.of(
             yours("I_charger", "charger current", Figures.exact(plan.current(), Unit.AMPERE)),
             yours("V_set", "charge voltage", Figures.exact(plan.voltage(), Unit.VOLT)),
-            computed("z0", "charge at the start", Figures.of(f.duty().endSoc(), Unit.PERCENT, 0)),
+            computed("z0", "charge at the start", Figures.of(f.own().endSoc(), Unit.PERCENT, 0)),
             computed(
                 "CC",
                 "time at constant current",

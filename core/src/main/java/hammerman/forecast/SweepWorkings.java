@@ -2,11 +2,14 @@ package hammerman.forecast;
 
 import static hammerman.forecast.Inputs.CIRCUIT_RANGE;
 import static hammerman.forecast.Inputs.CIRCUIT_SOURCE;
+import static hammerman.forecast.Inputs.JUNCTION_FORMULA;
 import static hammerman.forecast.Inputs.RUN_FORMULA;
+import static hammerman.forecast.Inputs.capacity;
 import static hammerman.forecast.Inputs.cell;
 import static hammerman.forecast.Inputs.computed;
 import static hammerman.forecast.Inputs.model;
 import static hammerman.forecast.Inputs.pack;
+import static hammerman.forecast.Inputs.startCharge;
 import static hammerman.forecast.Inputs.yours;
 
 import hammerman.cell.Health;
@@ -192,9 +195,7 @@ final class SweepWorkings {
   /** What every run begins with. */
   private static List<Input> cells(Forecast f) {
     return List.of(
-        computed("z0", "charge at the start", Figures.of(f.chain().ceiling(), Unit.PERCENT, 0)),
-        computed("Q", "capacity at 25 °C", Figures.of(pack(f).capacity(), Unit.AMPERE_HOUR)),
-        cell("R10", "cell resistance", cell(f).r10(), Unit.MILLIOHM));
+        startCharge(f), capacity(f), cell("R10", "cell resistance", cell(f).r10(), Unit.MILLIOHM));
   }
 
   /** What ends a run, each as far as it is there. */
@@ -221,7 +222,7 @@ final class SweepWorkings {
   }
 
   private static String second(Forecast f) {
-    return f.design().second() == null ? "" : "; the first of the two packs alone";
+    return f.design().second() == null ? "" : "; " + JUNCTION_FORMULA;
   }
 
   private static String reachable(Forecast f, double air) {

@@ -1,5 +1,6 @@
 package hammerman.forecast;
 
+import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.chain.Path;
 import hammerman.duty.Load;
@@ -7,7 +8,6 @@ import hammerman.heat.HeatMap;
 import hammerman.heat.HeatProfile;
 import hammerman.heat.ThermalLayout;
 import hammerman.numeric.Root;
-import hammerman.simulation.Discharge;
 import hammerman.simulation.Outcome;
 import hammerman.simulation.Run;
 import hammerman.simulation.Trace;
@@ -35,8 +35,6 @@ public record Thermal(
   /** Highest temperature searched for the settled state, K above the air. */
   private static final double MOST_RISE = 1000;
 
-  private static final double STEP = 1;
-
   /** Steps in which a layout is followed through the duty, s; cells take minutes to follow. */
   private static final double DUTY_STEP = 20;
 
@@ -45,17 +43,24 @@ public record Thermal(
 
   private static final double MOST_STEPS = 1800;
 
+  /**
+   * @param duty what the first pack goes through
+   * @param layout of it
+   */
   static Thermal of(Chain chain, Run duty, Optional<ThermalLayout> layout) {
     double hottest = hottest(chain);
     double conductance = chain.path().assembly().conductance();
-    double current = chain.demand().continuous();
+    double total = chain.demand().continuous();
+    double current =
+        chain.supply().split(total, Chain.MIDDLE, hottest, Path.Settling.TEN_SECONDS).first();
     double settled =
         Root.bisect(
             t -> conductance * (t - hottest) - heat(chain, current, t),
             hottest,
             hottest + MOST_RISE,
             1e-6);
-    Run effort = fullEffort(chain, hottest, STEP).run();
+    Load atFull = Onward.effort(chain);
+    Run effort = DutyRun.of(chain, atFull).own();
     return new Thermal(
         settled,
         layout.map(w -> timeToLimit(chain, effort, w)).orElseGet(() -> reached(effort)),
@@ -73,7 +78,9 @@ public record Thermal(
 
   /** Time at full effort until the lump is at the cell's limit, in steps of {@code step} s. */
   static OptionalDouble timeToLimit(Chain chain, double step) {
-    return reached(fullEffort(chain, hottest(chain), step).untraced().run());
+    Load atFull = Onward.effort(chain);
+    double longest = effortStep(atFull, step);
+    return reached(DutyRun.untraced(chain, atFull, hottest(chain), Health.NEW, longest).own());
   }
 
   private static OptionalDouble timeToLimit(Chain chain, Run effort, ThermalLayout layout) {
@@ -92,13 +99,9 @@ public record Thermal(
     return chain.design().duty().surroundings().hottestInUse();
   }
 
-  /** Full effort until something ends it, in air of a temperature, K. */
-  static Discharge fullEffort(Chain chain, double air, double step) {
-    double effort = chain.design().duty().machine().fullEffortCurrent();
-    double longest = 2 * 3600 * chain.design().pack().capacity() / effort;
-    return Discharge.of(
-            chain, Load.current(effort, Math.min(longest, Load.LONGEST)), chain.ceiling(), air)
-        .withStep(Math.max(step, longest / 14_400));
+  /** The longest step of full effort, s, of which one was wanted. */
+  static double effortStep(Load effort, double wanted) {
+    return Math.max(wanted, effort.duration() / 14_400);
   }
 
   /**
@@ -136,7 +139,7 @@ public record Thermal(
 
   /** The duty as the heat profile of its cells. */
   static HeatProfile heatProfile(Forecast f) {
-    return heatProfile(f.chain(), f.duty(), DUTY_STEP);
+    return heatProfile(f.chain(), f.own(), DUTY_STEP);
   }
 
   /** Heat made in the cells at a sample of a run, W. */
@@ -144,6 +147,8 @@ public record Thermal(
     double current = t.at(Trace.Channel.CURRENT, k);
     double rested = chain.path().openCircuit(t.at(Trace.Channel.SOC, k));
     double drop = rested - t.at(Trace.Channel.VOLTAGE, k);
-    return current * (drop - current * chain.path().outside(kelvin));
+    // The part of one of two packs is told as it is at the junction.
+    double beyond = chain.design().second() != null ? chain.design().guard().shared(kelvin) : 0;
+    return current * (drop - current * (chain.path().outside(kelvin) - beyond));
   }
 }

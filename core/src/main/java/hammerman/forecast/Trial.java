@@ -1,5 +1,6 @@
 package hammerman.forecast;
 
+import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.circuit.Circuit;
 import hammerman.design.Design;
@@ -17,10 +18,11 @@ import java.util.Optional;
  * mend. About 0.1 ms; the life, when asked for, as much again.
  *
  * @param chain ratings and demands
- * @param duty the duty, in coarse steps
+ * @param duty the duty, in coarse steps; of two packs both together
+ * @param own what the first pack goes through in it
  * @param worst the gravest stop or warning that another cell or other counts would mend, if any
  */
-public record Trial(Chain chain, Run duty, Optional<Finding> worst) {
+public record Trial(Chain chain, Run duty, Run own, Optional<Finding> worst) {
   /** Step of the duty, s. */
   static final double STEP = 40;
 
@@ -35,13 +37,28 @@ public record Trial(Chain chain, Run duty, Optional<Finding> worst) {
   }
 
   private static Trial of(Chain chain) {
-    Run duty = Forecast.dutyRun(chain).untraced().withStep(STEP).run();
+    Design design = chain.design();
+    DutyRun asked =
+        DutyRun.untraced(
+            chain,
+            design.duty().task().load(),
+            design.duty().surroundings().hottestInUse(),
+            Health.NEW,
+            STEP);
+    Run duty = asked.all();
     Circuit circuit = Circuit.of(chain, Optional.empty());
     Case c =
-        new Case(circuit, duty, List.of(), Optional.empty(), Optional.empty(), Optional.empty());
+        new Case(
+            circuit,
+            duty,
+            asked.own(),
+            List.of(),
+            asked.pair(),
+            Optional.empty(),
+            Optional.empty());
     Optional<Finding> worst =
         Judge.stack(c).stream().filter(f -> f.severity() != Severity.NOTE).findFirst();
-    return new Trial(chain, duty, worst);
+    return new Trial(chain, duty, asked.own(), worst);
   }
 
   /** Whether a stop stands against it. */
@@ -76,11 +93,11 @@ public record Trial(Chain chain, Run duty, Optional<Finding> worst) {
 
   /** Returns the hottest cell temperature in the duty, K. */
   public double peakTemperature() {
-    return duty.extremes().peakTemperature();
+    return own.extremes().peakTemperature();
   }
 
   /** Returns the life, middle of its band, in years. */
   public double years() {
-    return Forecast.life(chain, duty, chain.ceiling()).years();
+    return Forecast.life(chain, own, chain.ceiling()).years();
   }
 }

@@ -2,6 +2,7 @@ package hammerman.forecast;
 
 import static hammerman.forecast.Inputs.CIRCUIT_RANGE;
 import static hammerman.forecast.Inputs.CIRCUIT_SOURCE;
+import static hammerman.forecast.Inputs.JUNCTION_FORMULA;
 import static hammerman.forecast.Inputs.arithmetic;
 import static hammerman.forecast.Inputs.cell;
 import static hammerman.forecast.Inputs.computed;
@@ -186,7 +187,8 @@ public final class Workings {
     return new Derivation(
         "Voltage at the hardest moment, 20 % charge",
         Figures.of(point.tenSeconds(), Unit.VOLT, 1),
-        "V = S · OCV − I · (S/P · R10 · k_SOC · k_T + R_ext), not below 0",
+        "V = S · OCV − I · (S/P · R10 · k_SOC · k_T + R_ext), not below 0"
+            + (f.pair().isPresent() ? ";  " + JUNCTION_FORMULA : ""),
         List.of(
             yours(
                 "I", f.design().duty().hardest().name(), Figures.of(point.current(), Unit.AMPERE)),
@@ -205,7 +207,7 @@ public final class Workings {
                 strips(c) + ", BMS, fuse, leads, connectors",
                 Figures.of(c.path().outside(cold), Unit.MILLIOHM))),
         CIRCUIT_SOURCE,
-        CIRCUIT_RANGE,
+        f.pair().isPresent() ? CIRCUIT_RANGE + "; the inputs are the first pack's" : CIRCUIT_RANGE,
         cold < 243.15);
   }
 

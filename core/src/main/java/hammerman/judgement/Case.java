@@ -19,7 +19,8 @@ import java.util.Optional;
  * What is judged.
  *
  * @param circuit the circuit, with its design
- * @param duty the duty of the first pack alone, run from the charge ceiling in the hottest air
+ * @param duty the duty in the hottest air, run from the charge ceiling; of two packs both together
+ * @param own what the first pack goes through in it
  * @param days the duty on its four days; none where it is only tried
  * @param pair the duty of two packs together, if there are two
  * @param layout the layout in the box, if it is known
@@ -28,6 +29,7 @@ import java.util.Optional;
 public record Case(
     Circuit circuit,
     Run duty,
+    Run own,
     List<Day> days,
     Optional<TwinRun> pair,
     Optional<Layout> layout,
@@ -48,7 +50,7 @@ public record Case(
 
   /** The hottest cell in the duty, K. */
   double hottest() {
-    return heat.map(HeatMap::hottest).orElse(duty.extremes().peakTemperature());
+    return heat.map(HeatMap::hottest).orElse(own.extremes().peakTemperature());
   }
 
   Design design() {

@@ -10,7 +10,6 @@ import hammerman.judgement.Rule.Found;
 import hammerman.simulation.Day;
 import hammerman.simulation.Outcome;
 import hammerman.simulation.Run;
-import hammerman.simulation.TwinRun;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
@@ -41,7 +40,7 @@ final class DutyRules {
           new Rule(
               "duty.pair",
               "two packs",
-              Station.GUARD,
+              Station.STACK,
               "With two packs: whether together they serve the duty.",
               DutyRules::pair),
           new Rule(
@@ -134,8 +133,8 @@ final class DutyRules {
                             Figures.duration(wanted),
                             percent(pair.both().endTime() / wanted),
                             Day.ending(pair.both().outcome()),
-                            percent(pair.first().endSoc()),
-                            percent(pair.second().endSoc())),
+                            percent(pair.first().run().endSoc()),
+                            percent(pair.second().run().endSoc())),
                     "More capacity in either, or ask for less.",
                     Measure.least("time served", pair.both().endTime(), wanted, Unit.HOUR)));
   }
@@ -197,7 +196,7 @@ final class DutyRules {
   }
 
   private static Optional<Found> clipped(Case c) {
-    Run run = c.pair().map(TwinRun::both).orElse(c.duty());
+    Run run = c.duty();
     double share = run.totals().withheldShare();
     if (!run.outcome().complete() || run.served()) {
       return Optional.empty();

@@ -109,7 +109,7 @@ final class FitRules {
 
   private static Optional<Found> heat(Case c, Layout l) {
     double limit = c.cell().temperatures().dischargeHighest();
-    boolean whole = c.duty().extremes().peakTemperature() >= limit;
+    boolean whole = c.own().extremes().peakTemperature() >= limit;
     return c.heat()
         .filter(m -> !whole && m.hottest() >= limit)
         .flatMap(
@@ -120,7 +120,7 @@ final class FitRules {
                         .formatted(
                             Phrases.celsius(m.hottest()),
                             Figures.duration(m.hottestTime()),
-                            Phrases.celsius(c.duty().extremes().peakTemperature()),
+                            Phrases.celsius(c.own().extremes().peakTemperature()),
                             Phrases.celsius(limit)),
                     "See what cools it under Heat: another filling, a wider gap, a fan.",
                     Measure.most("hottest cell", m.hottest(), limit, Unit.CELSIUS)));

@@ -1,24 +1,39 @@
 package hammerman.simulation;
 
-import hammerman.cell.Health;
 import hammerman.guard.Guard;
 import hammerman.pack.Assembly;
-import java.util.Arrays;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
  * One pack of two with its own limits and books. A step is taken first and booked when it stands:
  * one that reached beyond the opening of a pack is taken anew, shorter.
+ *
+ * <p>Two packs joined directly level out through small resistances, so that the current of a long
+ * step cannot be that of its start. In the middle of a step a pack is a source again: by so much
+ * less as every ampere of the step costs its cells until then, which counts as resistance (the
+ * implicit midpoint rule, linear in the current: H. Rosenbrock, Comput. J. 5, 1963, 329).
  */
 final class Branch {
+  /** A cell counts as full from here on: rounding may leave a hair. */
+  private static final double FULL = 1 - 1e-9;
+
+  /** So much more than its current is tried to see what an ampere costs, as a C-rate. */
+  private static final double TRIED = 0.1;
+
   private final PackState state;
   private final Limits limits;
   private Watch watch;
   private final double capacity;
-  private final double[] currents;
+  private final Recorder recorder;
 
-  /** Current out in the present step, A. */
-  double current;
+  /** What it is a source of when currents are shared: E, V, behind R, Ω. */
+  double emf;
+
+  double ohms;
+
+  private double current;
+  private boolean conducts;
 
   /** Whether its own protection has opened, and whether it is a reserve not yet asked. */
   boolean open;
@@ -27,17 +42,25 @@ final class Branch {
 
   private @Nullable Outcome found;
   private double late;
-  private double charge;
+  private double voltageBefore;
+  private double delivered;
+  private double regenerated;
+  private double energyOut;
+  private double energyBack;
+  private double energy;
   private double chemical;
   private double cellHeat;
   private double pathHeat;
-  private double peak;
   private double back;
-  private double hottest;
   private double openedAt = Double.NaN;
 
-  Branch(Assembly assembly, Guard guard, double soc, double ambient, Health worn, int samples) {
-    CellPopulation cells = CellPopulation.of(assembly.pack()).worn(worn);
+  Branch(
+      CellPopulation cells,
+      Assembly assembly,
+      Guard guard,
+      double soc,
+      double ambient,
+      Recorder recorder) {
     state =
         new PackState(
             cells,
@@ -48,9 +71,8 @@ final class Branch {
             null);
     limits = Limits.ofBranch(assembly.pack(), guard);
     watch = new Watch(state, limits);
-    capacity = cells.capacity(0) * assembly.pack().parallel();
-    currents = new double[samples];
-    hottest = ambient;
+    capacity = cells.meanGroupCapacity();
+    this.recorder = recorder;
   }
 
   double source() {
@@ -78,23 +100,81 @@ final class Branch {
     return !open && !waiting;
   }
 
+  /** Whether it gave in the last split, even if no current. */
+  boolean conducts() {
+    return conducts;
+  }
+
+  /** Current out, A. */
+  double current() {
+    return current;
+  }
+
+  void rests() {
+    current = 0;
+    conducts = false;
+  }
+
+  void gives(double amperes) {
+    current = amperes;
+    conducts = true;
+  }
+
+  /** Whether it lets a current in, A; one that is full or at its over-voltage does not. */
+  boolean takes(double amperes) {
+    return state.fullest() < FULL && state.highestGroup(amperes) <= limits.groupOverVoltage();
+  }
+
+  /** Is shared as it is at this moment. */
+  void look() {
+    emf = state.innerVoltage();
+    ohms = state.pathResistance();
+  }
+
+  /** Is shared as it will be in the middle of a step of {@code dt} seconds, whatever it gives. */
+  void lookAhead(double dt) {
+    double more = TRIED * capacity;
+    if (!serves() || state.timeToEmpty(current + more) <= dt) {
+      look();
+      return;
+    }
+    double half = 0.5 * dt;
+    state.step(current + more, half);
+    double lower = state.innerVoltage();
+    state.goBack();
+    state.step(current, half);
+    double each = Math.max(0, (state.innerVoltage() - lower) / more);
+    emf = state.innerVoltage() + current * each;
+    ohms = state.pathResistance() + each;
+    state.goBack();
+  }
+
+  /** How long it can go on at its current until a group is empty or a cell is full, s. */
+  double lasts() {
+    if (open) {
+      return Double.POSITIVE_INFINITY;
+    }
+    return current < 0 ? state.currentToFill(1) / -current : state.timeToEmpty(current);
+  }
+
   /** Goes on by {@code dt} seconds; what opens the pack meanwhile is found. */
   void step(double dt) {
-    double left = state.timeToEmpty(current);
+    voltageBefore = voltage();
     if (open) {
       state.step(current, dt);
       return;
     }
+    double left = state.timeToEmpty(current);
     Outcome already = watch.before(current);
     state.step(current, dt);
     Outcome now = watch.after(current, dt, left <= dt);
-    boolean full = current < 0 && state.fullest() >= 1;
     found = already != null ? already : now;
     late = already != null ? dt : watch.late();
-    if (found == null && full) {
-      found = new Outcome.Empty(Outcome.Place.EVERY);
-      late = 0;
-    }
+  }
+
+  /** Voltage at the junction at its current, V. */
+  private double voltage() {
+    return state.innerVoltage() - current * state.pathResistance();
   }
 
   /** How much of the step lies beyond the opening of this pack, s; negative if it stays closed. */
@@ -113,13 +193,23 @@ final class Branch {
 
   /** Books the step that was taken. */
   void book(double dt) {
-    charge += current * dt / 3600;
+    energy = 0.5 * (voltageBefore + voltage()) * current * dt;
+    if (current >= 0) {
+      delivered += current * dt / 3600;
+      energyOut += energy;
+    } else {
+      regenerated -= current * dt / 3600;
+      energyBack -= energy;
+    }
     chemical += state.chemical();
     cellHeat += state.cellHeat();
     pathHeat += state.stripHeat() + current * current * state.leadResistance() * dt;
-    peak = Math.max(peak, current);
     back = Math.max(back, -current);
-    hottest = Math.max(hottest, state.temperature());
+  }
+
+  /** What it gave at the junction in the last step, J. */
+  double energy() {
+    return energy;
   }
 
   /** Opens the pack for what was found in the last step. */
@@ -157,8 +247,9 @@ final class Branch {
     }
   }
 
-  void record(int sample) {
-    currents[sample] = current;
+  /** Takes note of the present moment at the current that flows. */
+  void record(double time, double distance) {
+    recorder.add(time, voltage(), current, state.temperature(), state.soc(), distance);
   }
 
   double chemical() {
@@ -173,16 +264,32 @@ final class Branch {
     return pathHeat;
   }
 
-  TwinRun.Side side(int samples) {
+  /**
+   * What it went through in a run of both.
+   *
+   * @param both the two as one
+   */
+  TwinRun.Side side(Run both) {
     return new TwinRun.Side(
-        charge,
-        chemical,
-        cellHeat + pathHeat,
-        peak,
+        new Run(
+            open ? why() : both.outcome(),
+            open ? openedAt : both.endTime(),
+            state.soc(),
+            new Run.Totals(
+                delivered,
+                regenerated,
+                energyOut,
+                energyBack,
+                chemical,
+                cellHeat,
+                pathHeat,
+                0,
+                0,
+                both.totals().distance()),
+            recorder.extremes(),
+            recorder.trace(),
+            Optional.empty()),
         back,
-        state.soc(),
-        hottest,
-        openedAt,
-        Arrays.copyOf(currents, samples));
+        openedAt);
   }
 }

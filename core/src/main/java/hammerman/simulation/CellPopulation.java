@@ -288,4 +288,13 @@ public final class CellPopulation {
     }
     return sum;
   }
+
+  /** The mean of all groups' capacities at 25 °C, Ah. */
+  double meanGroupCapacity() {
+    double sum = 0;
+    for (int g = 0; g < pack.series(); g++) {
+      sum += groupCapacity(g);
+    }
+    return sum / pack.series();
+  }
 }

@@ -3,6 +3,7 @@ package hammerman.simulation;
 import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.chain.Layout;
+import hammerman.duty.Load;
 import hammerman.duty.Surroundings;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -72,6 +73,8 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
    * @param hottest the run of the hottest day, which there is already
    */
   public static List<Day> together(Chain chain, TwinRun hottest, Health worn) {
+    Load load = chain.design().duty().task().load();
+    TwinRun.Cells cells = TwinRun.Cells.of(chain);
     return Arrays.stream(Kind.values())
         .map(
             kind ->
@@ -80,8 +83,12 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
                     kind,
                     kind == Kind.HOTTEST
                         ? hottest
-                        : TwinRun.of(
-                            chain, air(chain, kind), kind == Kind.LAST ? worn : Health.NEW)))
+                        : TwinRun.untraced(
+                            chain,
+                            kind == Kind.LAST ? cells.worn(worn) : cells,
+                            load,
+                            air(chain, kind),
+                            Discharge.stepFor(load))))
         .toList();
   }
 

@@ -205,7 +205,8 @@ public final class Discharge {
         : terms.step();
   }
 
-  private static double stepFor(Load load) {
+  /** The longest step of a load, s. */
+  static double stepFor(Load load) {
     return Math.max(1, Math.ceil(load.duration() / MOST_STEPS));
   }
 }

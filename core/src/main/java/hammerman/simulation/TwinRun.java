@@ -13,7 +13,8 @@ import java.util.Optional;
  * <p>In parallel each pack is a source E behind its resistance R; the junction takes the voltage at
  * which the currents add up to the load's: V = (Σ E/R − I) / Σ 1/R. Diodes let current out only and
  * drop 0.4 V. A pack whose BMS opens leaves the other alone. A reserve takes over when the first
- * has ended. Currents are constant over a step of 1 s; both packs keep their own temperature.
+ * has ended. Currents are constant over a step, at which they are shared as in its middle; both
+ * packs keep their own temperature.
  *
  * @param joining how they were joined
  * @param both the two as one run, seen from the machine; a pack that opens ends it only if the
@@ -21,47 +22,36 @@ import java.util.Optional;
  *     first to be empty ends it, else the mean, each weighing by its capacity
  * @param first what the first pack gave
  * @param second what the second pack gave
- * @param time of each sample of the two, s
  * @param switchedAt when the reserve took over, s; not a number if it never did
  * @param recovery whether what ended it too soon comes back; nothing where nothing did
  */
-@SuppressWarnings("ArrayRecordComponent")
 public record TwinRun(
     Joining joining,
     Run both,
     Side first,
     Side second,
-    double[] time,
     double switchedAt,
     Optional<Recovery> recovery) {
-
-  /** Forward drop of the diodes, V; typical of a Schottky pair. */
-  public static final double DIODE_DROP = 0.4;
 
   /**
    * One pack's part in it.
    *
-   * @param charge net charge out, Ah
-   * @param chemical energy taken from its open-circuit voltage, J
-   * @param heat in its cells, strips and own path, J
-   * @param peak highest current out, A
+   * @param run what it went through: voltage, current and energy at the junction, behind its own
+   *     protection and leads; how its own protection opened it, or else how both ended
    * @param back highest current that the other pack or braking pushed into it, A
-   * @param endSoc state of charge at the end, 0 to 1
-   * @param hottest highest temperature, K
    * @param openedAt when its own protection opened, s; not a number if it never did
-   * @param current at each sample, A
    */
-  @SuppressWarnings("ArrayRecordComponent")
-  public record Side(
-      double charge,
-      double chemical,
-      double heat,
-      double peak,
-      double back,
-      double endSoc,
-      double hottest,
-      double openedAt,
-      double[] current) {}
+  public record Side(Run run, double back, double openedAt) {
+    /** Returns the net charge out, Ah. */
+    public double charge() {
+      return run.totals().delivered() - run.totals().regenerated();
+    }
+
+    /** Returns its highest current out, A. */
+    public double peak() {
+      return Math.max(0, run.extremes().peakCurrent());
+    }
+  }
 
   /** Whether all was done that was asked for, as {@link Run#served()}. */
   public boolean served() {
@@ -69,30 +59,59 @@ public record TwinRun(
   }
 
   /**
-   * Runs the duty of a design with a second pack, in the hottest air; how the second is put
-   * together is estimated.
+   * Runs the duty of a design with a second pack, in the hottest air, with samples; how the second
+   * is put together is estimated.
    *
    * @throws IllegalArgumentException if the design has no second pack
    */
   public static TwinRun of(Chain chain) {
-    return of(chain, chain.design().duty().surroundings().hottestInUse(), Health.NEW);
+    double hottest = chain.design().duty().surroundings().hottestInUse();
+    return of(chain, chain.design().duty().task().load(), hottest);
   }
 
   /**
-   * Runs the duty in air of a temperature (K), the cells of both packs worn further.
+   * Runs a load in air of a temperature (K), with samples.
    *
    * @throws IllegalArgumentException if the design has no second pack
    */
-  public static TwinRun of(Chain chain, double air, Health worn) {
-    SecondPack second = chain.design().second();
-    if (second == null) {
-      throw new IllegalArgumentException("the design has one pack only");
-    }
-    return new Twins(chain, second, chain.design().duty().task().load(), air, worn).run();
+  public static TwinRun of(Chain chain, Load load, double air) {
+    return new Twins(chain, Cells.of(chain), load, air, Discharge.stepFor(load), true).run();
   }
 
-  static TwinRun of(Chain chain, SecondPack second, Load load) {
-    double hottest = chain.design().duty().surroundings().hottestInUse();
-    return new Twins(chain, second, load, hottest, Health.NEW).run();
+  /**
+   * Runs a load in air of a temperature (K) without samples.
+   *
+   * @param cells of both packs
+   * @param step the longest, s
+   */
+  public static TwinRun untraced(Chain chain, Cells cells, Load load, double air, double step) {
+    return new Twins(chain, cells, load, air, step, false).run();
+  }
+
+  /** The cells of both packs. */
+  public record Cells(CellPopulation first, CellPopulation second) {
+    /**
+     * Returns those of a design, all alike in either pack.
+     *
+     * @throws IllegalArgumentException if the design has no second pack
+     */
+    public static Cells of(Chain chain) {
+      SecondPack second = chain.design().second();
+      if (second == null) {
+        throw new IllegalArgumentException("the design has one pack only");
+      }
+      return new Cells(CellPopulation.of(chain.design().pack()), CellPopulation.of(second.pack()));
+    }
+
+    /** Returns the same, worn by the years. */
+    public Cells worn(Health by) {
+      return new Cells(first.worn(by), second.worn(by));
+    }
+
+    /** The longest step that they may take together, s, where one was wanted. */
+    double shared(double wanted) {
+      double a = first.isApart() ? Math.min(wanted, SharedStep.longest(first)) : wanted;
+      return second.isApart() ? Math.min(a, SharedStep.longest(second)) : a;
+    }
   }
 }

@@ -1,39 +1,37 @@
 package hammerman.simulation;
 
-import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.duty.Load;
-import hammerman.numeric.Source;
 import hammerman.pack.Assembly;
-import java.util.Arrays;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 
 /** Two packs under way: goes through the load step by step and keeps the books of both. */
 final class Twins implements Unloaded {
-  private static final double STEP = 1;
-  private static final int MOST_SAMPLES = 14_400;
-
   /** Ends are found to within this, s. */
   private static final double SOONEST = 1e-9;
+
+  /** The voltage of a cut-out is met to within this, V, if so many trials give it. */
+  private static final double CLOSE = 1e-6;
+
+  private static final int MOST_TRIALS = 4;
+
+  private static final Load.Demand OFF = new Load.Current(0);
 
   private final Joining joining;
   private final Load load;
   private final double outer;
   private final double cutOut;
-  private final double mostOut;
-  private final double mostBack;
+  private final double step;
   private final Branch a;
   private final Branch b;
+  private final TwinSources sources;
   private final Recorder recorder;
-  private final double[] times;
-  private final int every;
-  private int samples;
-  private int steps;
   private double now;
   private double out;
   private double back;
@@ -46,58 +44,61 @@ final class Twins implements Unloaded {
   private double switchedAt = Double.NaN;
   private @Nullable Outcome ended;
 
-  /** Current that was asked for before limits, and the source it was asked of. */
-  private double asked;
+  /** Whether who gives what has changed since the last sample. */
+  private boolean changed;
 
-  private double source;
-  private double behind;
-
-  Twins(Chain chain, SecondPack second, Load load, double ambient, Health worn) {
+  /**
+   * @param step the longest, s
+   * @param traces whether samples are kept
+   */
+  Twins(Chain chain, TwinRun.Cells cells, Load load, double ambient, double step, boolean traces) {
+    SecondPack second = Objects.requireNonNull(chain.design().second());
     Design design = chain.design();
+    var machine = design.duty().machine();
     this.joining = second.joining();
     this.load = load;
+    this.step = cells.shared(step);
     outer = design.guard().shared(ambient);
-    cutOut = design.duty().machine().cutOutVoltage();
-    mostOut = design.duty().machine().peakCurrent();
-    mostBack = design.guard().allowedRegeneration(design.duty().machine().regenerationCurrent());
-    int expected = (int) Math.min(2e6, load.duration() / STEP + load.steps().size() * 2.0 + 8);
-    every = Math.max(1, expected / MOST_SAMPLES + 1);
-    int size = expected / every + load.rounds() * load.steps().size() + 8;
+    cutOut = machine.cutOutVoltage();
     Assembly laid = chain.path().assembly();
-    a = new Branch(laid, design.guard(), second.firstSoc(), ambient, worn, size);
+    a =
+        new Branch(
+            cells.first(), laid, design.guard(), second.firstSoc(), ambient, recorder(traces));
     Assembly other = Assembly.estimated(second.pack());
-    b = new Branch(other, second.guard(), second.soc(), ambient, worn, size);
+    b = new Branch(cells.second(), other, second.guard(), second.soc(), ambient, recorder(traces));
     b.waiting = joining == Joining.SWITCH_OVER;
-    recorder = Recorder.tracing(size);
-    times = new double[size];
+    double mostBack = design.guard().allowedRegeneration(machine.regenerationCurrent());
+    sources = new TwinSources(joining, outer, machine.peakCurrent(), mostBack, a, b);
+    recorder = recorder(traces);
   }
 
   /** The same packs with the rest of their load. */
   private Twins(Twins before, Load rest) {
     joining = before.joining;
     load = rest;
+    step = before.step;
     outer = before.outer;
     cutOut = before.cutOut;
-    mostOut = before.mostOut;
-    mostBack = before.mostBack;
-    every = before.every;
     a = before.a;
     b = before.b;
-    recorder = Recorder.tracing(before.times.length);
-    times = new double[before.times.length];
+    sources = before.sources;
+    recorder = Recorder.ofExtremes();
+  }
+
+  private Recorder recorder(boolean traces) {
+    double steps = load.duration() / step + (double) load.rounds() * load.steps().size() * 2 + 2;
+    return traces ? Recorder.tracing((int) Math.min(steps, 2_000_000)) : Recorder.ofExtremes();
   }
 
   TwinRun run() {
     Run both = through();
-    TwinRun.Side first = a.side(samples);
-    TwinRun.Side second = b.side(samples);
-    Optional<Recovery> recovery = new Rest(this, load, STEP).after(both);
-    return new TwinRun(
-        joining, both, first, second, Arrays.copyOf(times, samples), switchedAt, recovery);
+    TwinRun.Side first = a.side(both);
+    TwinRun.Side second = b.side(both);
+    Optional<Recovery> recovery = new Rest(this, load, step).after(both);
+    return new TwinRun(joining, both, first, second, switchedAt, recovery);
   }
 
   private Run through() {
-    see(machineVoltage(0), 0);
     for (int round = 0; round < load.rounds() && ended == null; round++) {
       for (Load.Step s : load.steps()) {
         if (Thread.currentThread().isInterrupted()) {
@@ -131,7 +132,10 @@ final class Twins implements Unloaded {
 
   @Override
   public void rest(double dt) {
-    split(new Load.Current(0));
+    look();
+    sources.split(OFF);
+    lookAhead(dt);
+    sources.split(OFF);
     a.rest(dt);
     b.rest(dt);
   }
@@ -159,8 +163,8 @@ final class Twins implements Unloaded {
 
   @Override
   public double machineVoltage() {
-    split(new Load.Current(0));
-    return machineVoltage(0);
+    look();
+    return sources.voltage(sources.split(OFF));
   }
 
   @Override
@@ -178,48 +182,68 @@ final class Twins implements Unloaded {
   }
 
   private void go(Load.Step s) {
-    int parts = (int) Math.max(1, Math.ceil(s.duration() / STEP - 1e-9));
+    int parts = (int) Math.max(1, Math.ceil(s.duration() / step - 1e-9));
     double dt = s.duration() / parts;
+    changed = true;
     for (int k = 0; k < parts; k++) {
       double left = dt;
       // A pack that opens within a step cuts it short; the other goes on with the rest.
       while (left > SOONEST && ended == null) {
-        double taken = advance(s.demand(), left);
-        distance += s.speed() * taken;
-        left -= taken;
+        left -= advance(s, left);
       }
     }
   }
 
   /** Goes on by at most {@code longest} seconds; returns how far. */
-  private double advance(Load.Demand demand, double longest) {
-    double total = split(demand);
+  private double advance(Load.Step s, double longest) {
+    look();
+    double begins = sources.split(s.demand());
+    if (Double.isNaN(begins)) {
+      double watts = s.demand() instanceof Load.Power p ? p.watts() : 0;
+      double most = sources.mostPower();
+      record(sources.split(OFF));
+      ended = new Outcome.CannotDeliver(watts, most);
+      return 0;
+    }
+    if (changed) {
+      record(begins);
+      changed = false;
+    }
+    double voltage = sources.voltage(begins);
+    if (begins > 0 && voltage < cutOut) {
+      handOver(new Outcome.MachineCutOut(voltage, cutOut));
+      return 0;
+    }
+    lookAhead(longest);
+    double total = sources.split(s.demand());
     if (Double.isNaN(total)) {
-      double watts = demand instanceof Load.Power p ? p.watts() : 0;
-      ended = new Outcome.CannotDeliver(watts, source * source / (4 * (behind + outer)));
-      return 0;
+      // It ends within this step, at its start or at the next.
+      look();
+      total = sources.split(s.demand());
     }
-    double before = machineVoltage(total);
-    if (total > 0 && before < cutOut) {
-      see(before, total);
-      handOver(new Outcome.MachineCutOut(before, cutOut));
-      return 0;
-    }
-    a.step(longest);
-    b.step(longest);
-    double after = machineVoltage(total);
+    double asked = sources.asked();
+    double before = sources.voltage(total);
+    double dt = Math.min(longest, Math.min(a.lasts(), b.lasts()));
+    a.step(dt);
+    b.step(dt);
+    double after = sources.voltage(s.demand(), total);
     boolean low = total > 0 && after < cutOut;
-    double beyond = low ? longest * (cutOut - after) / (before - after) : -1;
+    double beyond = low ? dt * (cutOut - after) / (voltage - after) : -1;
     double late = Math.max(beyond, Math.max(a.late(), b.late()));
-    double dt = longest;
     if (late > SOONEST) {
       // The step reached beyond the first event in it: it is taken anew, as short as it should be.
-      dt = Math.max(0, longest - late);
-      a.again(dt);
-      b.again(dt);
-      after = machineVoltage(total);
+      boolean toCutOut = low && beyond >= late - SOONEST;
+      dt = toCutOut ? toCutOut(s.demand(), total, voltage, dt, after) : Math.max(0, dt - late);
+      again(dt);
+      after = sources.voltage(s.demand(), total);
     }
-    book(total, before, after, dt);
+    distance += s.speed() * dt;
+    book(total, dt);
+    withheld += Math.max(0, asked - total) * before * dt;
+    refused += asked < 0 ? (total - asked) * before * dt : 0;
+    now += dt;
+    record(atTheEnd(s.demand(), total));
+    changed = late >= 0;
     if (a.late() >= late - SOONEST && a.late() >= 0) {
       a.open(now);
     }
@@ -234,8 +258,61 @@ final class Twins implements Unloaded {
     return dt;
   }
 
-  private void book(double total, double before, double after, double dt) {
-    double energy = 0.5 * (before + after) * total * dt;
+  /** How long a step goes until the voltage at its end is the machine's cut-out, s. */
+  private double toCutOut(
+      Load.Demand demand, double total, double voltage, double dt, double after) {
+    double from = 0;
+    double above = voltage;
+    double to = dt;
+    double below = after;
+    double found = dt;
+    for (int k = 0; k < MOST_TRIALS; k++) {
+      found = from + (to - from) * (above - cutOut) / (above - below);
+      again(found);
+      double volts = sources.voltage(demand, total);
+      if (Math.abs(volts - cutOut) < CLOSE) {
+        return found;
+      }
+      if (volts < cutOut) {
+        to = found;
+        below = volts;
+      } else {
+        from = found;
+        above = volts;
+      }
+    }
+    return found;
+  }
+
+  private void again(double dt) {
+    a.again(dt);
+    b.again(dt);
+  }
+
+  /** The current that meets a demand at this moment; the last one where it can no longer be had. */
+  private double atTheEnd(Load.Demand demand, double last) {
+    look();
+    double i = sources.split(demand);
+    return Double.isNaN(i) ? sources.split(new Load.Current(last)) : i;
+  }
+
+  private void look() {
+    a.look();
+    b.look();
+  }
+
+  private void lookAhead(double dt) {
+    a.lookAhead(dt);
+    b.lookAhead(dt);
+  }
+
+  private void book(double total, double dt) {
+    a.book(dt);
+    b.book(dt);
+    double through = joining == Joining.SERIES ? total : a.current() + b.current();
+    double lost = through * sources.lost(total) * dt;
+    double energy = a.energy() + b.energy() - lost;
+    outerHeat += lost;
     if (total >= 0) {
       out += total * dt / 3600;
       energyOut += energy;
@@ -243,29 +320,14 @@ final class Twins implements Unloaded {
       back -= total * dt / 3600;
       energyBack -= energy;
     }
-    withheld += Math.max(0, asked - total) * before * dt;
-    refused += asked < 0 ? (total - asked) * before * dt : 0;
-    double diodes = joining == Joining.DIODES ? TwinRun.DIODE_DROP * (a.current + b.current) : 0;
-    outerHeat += (total * total * outer + diodes) * dt;
-    a.book(dt);
-    b.book(dt);
-    see(before, total);
-    now += dt;
-    see(after, total);
-    if (steps++ % every == 0 && samples < times.length) {
-      recorder.add(now, after, total, hottest(), soc(), distance);
-      times[samples] = now;
-      a.record(samples);
-      b.record(samples++);
-    }
   }
 
-  private void see(double voltage, double current) {
-    recorder.see(now, voltage, current, hottest());
-  }
-
-  private double hottest() {
-    return Math.max(a.temperature(), b.temperature());
+  /** Takes note of the present moment at the current that flows. */
+  private void record(double total) {
+    double hottest = Math.max(a.temperature(), b.temperature());
+    recorder.add(now, sources.voltage(total), total, hottest, soc(), distance);
+    a.record(now, distance);
+    b.record(now, distance);
   }
 
   /** What opened the pack that opened last. */
@@ -278,84 +340,11 @@ final class Twins implements Unloaded {
     if (joining == Joining.SWITCH_OVER && b.waiting) {
       a.waiting = true;
       b.waiting = false;
-      a.current = 0;
+      a.rests();
+      changed = true;
       switchedAt = now;
     } else {
       ended = why;
     }
-  }
-
-  /** Gives each pack its current; returns the current at the machine, NaN if it cannot be had. */
-  private double split(Load.Demand demand) {
-    a.current = 0;
-    b.current = 0;
-    if (joining == Joining.SERIES) {
-      double i = wanted(demand, a.source() + b.source(), a.resistance() + b.resistance());
-      a.current = i;
-      b.current = i;
-      return i;
-    }
-    if (joining == Joining.DIODES) {
-      return diodes(demand);
-    }
-    if (!(a.serves() && b.serves())) {
-      return alone(demand, a.serves() ? a : b, 0);
-    }
-    double g = 1 / a.resistance() + 1 / b.resistance();
-    double e = (a.source() / a.resistance() + b.source() / b.resistance()) / g;
-    double i = wanted(demand, e, 1 / g);
-    double junction = e - i / g;
-    a.current = (a.source() - junction) / a.resistance();
-    b.current = (b.source() - junction) / b.resistance();
-    return i;
-  }
-
-  private double diodes(Load.Demand demand) {
-    if (!(a.serves() && b.serves())) {
-      return Math.max(0, alone(demand, a.serves() ? a : b, TwinRun.DIODE_DROP));
-    }
-    double g = 1 / a.resistance() + 1 / b.resistance();
-    double e = (a.source() / a.resistance() + b.source() / b.resistance()) / g - TwinRun.DIODE_DROP;
-    double i = wanted(demand, e, 1 / g);
-    if (Double.isNaN(i) || i <= 0) {
-      return Double.isNaN(i) ? i : 0;
-    }
-    double junction = e - i / g + TwinRun.DIODE_DROP;
-    double toA = (a.source() - junction) / a.resistance();
-    double toB = (b.source() - junction) / b.resistance();
-    if (toA < 0 || toB < 0) {
-      return Math.max(0, alone(demand, toA < 0 ? b : a, TwinRun.DIODE_DROP));
-    }
-    a.current = toA;
-    b.current = toB;
-    return i;
-  }
-
-  private double alone(Load.Demand demand, Branch one, double drop) {
-    double i = wanted(demand, one.source() - drop, one.resistance());
-    one.current = Double.isNaN(i) || (drop > 0 && i < 0) ? 0 : i;
-    return Double.isNaN(i) ? i : one.current;
-  }
-
-  /** The current that a demand draws from a source (V) with a resistance (Ω). */
-  private double wanted(Load.Demand demand, double e, double r) {
-    double i =
-        switch (demand) {
-          case Load.Current c -> c.amperes();
-          case Load.Power p -> Source.current(e, r + outer, p.watts());
-        };
-    asked = i;
-    source = e;
-    behind = r;
-    return Double.isNaN(i) ? i : Math.clamp(i, -mostBack, mostOut);
-  }
-
-  private double machineVoltage(double total) {
-    if (joining == Joining.SERIES) {
-      return a.source() + b.source() - total * (a.resistance() + b.resistance() + outer);
-    }
-    double drop = joining == Joining.DIODES ? TwinRun.DIODE_DROP : 0;
-    Branch one = a.waiting || a.open || (a.current == 0 && b.current != 0) ? b : a;
-    return one.source() - one.current * one.resistance() - drop - total * outer;
   }
 }

@@ -155,6 +155,20 @@ public final class Figures {
     return minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + minutes % 60 + " min");
   }
 
+  /**
+   * Writes a duration that is known to be longer: "over 710 h", rounded down to two digits of its
+   * hours.
+   */
+  public static String over(double seconds) {
+    double hours = seconds / 3600;
+    return hours < 10
+        ? "over " + duration(seconds)
+        : "over "
+            + plain(
+                new BigDecimal(hours).round(new MathContext(2, RoundingMode.FLOOR)).doubleValue())
+            + " h";
+  }
+
   /** Returns a power lost as heat, W; less than a tenth of a watt is not told closer. */
   public static String heat(double watts) {
     if (watts < 0.1) {

@@ -9,6 +9,7 @@ import hammerman.cell.Health;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.duty.Load;
+import hammerman.duty.Task;
 import hammerman.project.Shipped;
 import hammerman.simulation.Charge;
 import hammerman.simulation.Day;
@@ -159,6 +160,64 @@ class DaysTest {
     assertThat(day(both, Day.Kind.HOTTEST).served()).isEqualTo(both.pair().orElseThrow().served());
     assertThat(day(both, Day.Kind.LAST).run().endTime())
         .isLessThanOrEqualTo(day(both, Day.Kind.COLDEST).run().endTime());
+  }
+
+  /** The figures of two packs are those of both: farther, with less sag, and longer lived. */
+  @Test
+  void whatIsToldOfTwoPacksInParallelIsOfBoth() {
+    Design alone = Samples.barrow().withFit(null);
+    Forecast one = Forecast.of(alone);
+    Forecast both = Forecast.of(alone.withSecond(Samples.second(SecondPack.Joining.PARALLEL)));
+    double more = 1 + 0.85 * 4 / 6;
+    assertThat(both.reach().typical().endTime() / one.reach().typical().endTime())
+        .as("as much longer as there is more capacity")
+        .isCloseTo(more, within(0.1));
+    assertThat(both.range() / one.range()).isCloseTo(more, within(0.1));
+    assertThat(both.chain().sag().get(2).tenSeconds())
+        .isGreaterThan(one.chain().sag().get(2).tenSeconds());
+    assertThat(both.own().totals().delivered())
+        .as("the larger share of what one gives alone")
+        .isBetween(0.5 * one.own().totals().delivered(), 0.8 * one.own().totals().delivered());
+    assertThat(both.life().years()).isGreaterThan(1.2 * one.life().years());
+    assertThat(both.thermal().settled()).isLessThan(one.thermal().settled());
+    assertThat(AirSweep.of(both).points().getFirst().fresh())
+        .isGreaterThan(1.2 * AirSweep.of(one).points().getFirst().fresh());
+    assertThat(Answers.of(both.design(), both.chain().path().assembly(), 1).get(Answer.TIME))
+        .isCloseTo(both.reach().typical().endTime(), within(60.0));
+    Spread drawn = Spread.of(Ensemble.NONE.grown(both, 20));
+    assertThat(both.reach().typical().endTime()).isBetween(drawn.time().low(), drawn.time().high());
+  }
+
+  /** In series neither pack runs the machine by itself; together they have a life all the same. */
+  @Test
+  void twoPacksInSeriesAreToldTogetherThoughNeitherRunsAlone() {
+    Design half = Samples.barrow().withCounts(7, 6).withFit(null);
+    SecondPack other =
+        new SecondPack(half.pack(), Samples.branch(3e-3), SecondPack.Joining.SERIES, 1, 1);
+    Forecast alone = Forecast.of(half);
+    Forecast f = Forecast.of(half.withSecond(other));
+    assertThat(alone.reach().typical().endTime()).isZero();
+    assertThat(f.duty().served()).isTrue();
+    assertThat(f.reach().typical().endTime()).isGreaterThan(f.duty().endTime());
+    assertThat(f.own().totals().delivered()).isGreaterThan(5);
+    assertThat(f.charge().charge())
+        .as("what the first gave comes back")
+        .isCloseTo(
+            f.own().totals().delivered() - f.own().totals().regenerated(),
+            within(0.002 * f.own().totals().delivered() + 0.02 * half.pack().capacity()));
+    assertThat(f.life().years()).isLessThan(alone.life().years());
+  }
+
+  /** A run that nothing ends is told as longer than that, and never as its own limit. */
+  @Test
+  void whatGoesOnForLongerThanIsForecastIsToldSo() {
+    Forecast f = Forecast.of(Samples.barrow().withCounts(13, 40).withFit(null));
+    Design little = f.design().withDuty(f.design().duty().withTask(new Task.ByTime(1, 3600)));
+    Forecast endless = Forecast.of(little);
+    assertThat(Workings.figure(Headline.RUN_TIME, f)).doesNotContain("over");
+    assertThat(Workings.figure(Headline.RUN_TIME, endless)).isEqualTo("over 720 h");
+    assertThat(Workings.otherDays(Headline.RUN_TIME, endless)).startsWith("over 720 h");
+    assertThat(Answer.TIME.shown(Answer.TIME.of(endless))).isEqualTo("over 720 h");
   }
 
   /** What a machine does not let through is withheld from two packs as from one. */

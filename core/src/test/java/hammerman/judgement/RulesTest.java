@@ -440,6 +440,7 @@ class RulesTest {
             new Case(
                 circuit,
                 f.duty(),
+                f.own(),
                 List.of(),
                 Optional.empty(),
                 Optional.empty(),

@@ -1,11 +1,11 @@
 package hammerman.simulation;
 
+import static hammerman.Samples.last;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
 import hammerman.cell.CellCircuit;
-import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
@@ -43,7 +43,7 @@ class TwinBooksTest {
     if (second.joining() == Joining.SERIES) {
       d = d.withDuty(d.duty().withMachine(d.duty().machine().withMaximumVoltage(130)));
     }
-    return TwinRun.of(Chain.of(d), second, load);
+    return Samples.together(d, second, load);
   }
 
   private static double ohmic(Pack p, double soc, double kelvin) {
@@ -52,11 +52,11 @@ class TwinBooksTest {
   }
 
   private static double voltage(TwinRun run) {
-    return run.both().trace().at(Trace.Channel.VOLTAGE, run.time().length - 1);
+    return last(run.both(), Trace.Channel.VOLTAGE);
   }
 
   private static double current(TwinRun run) {
-    return run.both().trace().at(Trace.Channel.CURRENT, run.time().length - 1);
+    return last(run.both(), Trace.Channel.CURRENT);
   }
 
   /** E of each behind its R, both behind what the two share; diodes take 0.4 V of either. */
@@ -80,12 +80,12 @@ class TwinBooksTest {
   void theLowerPackRestsBehindItsDiode() {
     TwinRun run = run(Joining.DIODES, 0.5, Load.current(30, INSTANT));
     assertThat(voltage(run)).isCloseTo(e1 - 30 * (r1 + outer) - 0.4, within(1e-3));
-    assertThat(run.first().current()[0]).isEqualTo(30);
-    assertThat(run.second().current()[0]).isZero();
+    assertThat(run.first().run().trace().at(Trace.Channel.CURRENT, 0)).isEqualTo(30);
+    assertThat(run.second().run().trace().at(Trace.Channel.CURRENT, 0)).isZero();
     SecondPack fuller = Samples.second(Joining.DIODES).withFirstSoc(0.5);
     TwinRun turned = run(barrow, fuller, Load.current(30, INSTANT));
-    assertThat(turned.first().current()[0]).isZero();
-    assertThat(turned.second().current()[0]).isEqualTo(30);
+    assertThat(turned.first().run().trace().at(Trace.Channel.CURRENT, 0)).isZero();
+    assertThat(turned.second().run().trace().at(Trace.Channel.CURRENT, 0)).isEqualTo(30);
   }
 
   @ParameterizedTest
@@ -101,12 +101,15 @@ class TwinBooksTest {
   void whatTheySharesHeatIsInTheBooksOfBoth(Joining joining) {
     TwinRun run = run(joining, 0.98, Load.current(20, 90));
     double drop = joining == Joining.DIODES ? 0.4 * 20 : 0;
-    double own = run.first().heat() + run.second().heat();
+    double own = run.first().run().totals().heat() + run.second().run().totals().heat();
     assertThat(run.both().totals().heat() - own).isCloseTo((400 * outer + drop) * 90, within(1e-6));
-    assertThat(run.first().chemical() + run.second().chemical())
+    assertThat(run.first().run().totals().chemical() + run.second().run().totals().chemical())
         .isCloseTo(run.both().totals().chemical(), within(1e-6));
     assertThat(run.both().extremes().peakTemperature())
-        .isEqualTo(Math.max(run.first().hottest(), run.second().hottest()))
+        .isEqualTo(
+            Math.max(
+                run.first().run().extremes().peakTemperature(),
+                run.second().run().extremes().peakTemperature()))
         .isGreaterThan(kelvin);
     assertThat(run.first().peak())
         .isCloseTo(joining == Joining.PARALLEL || joining == Joining.DIODES ? 14 : 20, within(4.0));
@@ -179,14 +182,14 @@ class TwinBooksTest {
     assertThat(Math.min(part, 1 - part)).as("not at a whole second").isGreaterThan(1e-6);
     assertThat(run.both().endSoc())
         .isBetween(
-            Math.min(run.first().endSoc(), run.second().endSoc()) - 1e-12,
-            Math.max(run.first().endSoc(), run.second().endSoc()) + 1e-12);
+            Math.min(run.first().run().endSoc(), run.second().run().endSoc()) - 1e-12,
+            Math.max(run.first().run().endSoc(), run.second().run().endSoc()) + 1e-12);
     if (joining == Joining.SERIES) {
-      assertThat(run.both().endSoc()).isEqualTo(run.second().endSoc());
+      assertThat(run.both().endSoc()).isEqualTo(run.second().run().endSoc());
     }
     if (joining == Joining.SWITCH_OVER) {
       assertThat(run.switchedAt()).isBetween(60.0, run.both().endTime() - 60);
-      assertThat(run.first().current()[run.time().length - 1]).isZero();
+      assertThat(last(run.first().run(), Trace.Channel.CURRENT)).isZero();
     }
   }
 
@@ -239,23 +242,23 @@ class TwinBooksTest {
             Load.power(700, 30));
     assertThat(run.first().openedAt()).isCloseTo(2, within(1e-6));
     assertThat(voltage(run) * current(run)).isCloseTo(700, within(0.2));
-    assertThat(run.second().current()[run.time().length - 1]).isEqualTo(current(run));
+    assertThat(last(run.second().run(), Trace.Channel.CURRENT)).isEqualTo(current(run));
   }
 
+  /**
+   * Each stretch of a load in equal steps, its start beside its end; a long load in longer ones.
+   */
   @Test
-  void stepsAreEvenPartsOfAStretchAndLongRunsKeepFewerOfThem() {
-    TwinRun brief = run(Joining.PARALLEL, 0.98, Load.current(5, 2.5));
-    assertThat(brief.time()).hasSize(3);
-    for (int k = 0; k < 3; k++) {
-      assertThat(brief.time()[k]).isCloseTo(2.5 * (k + 1) / 3, within(1e-9));
+  void stepsAreEvenPartsOfAStretchAndLongLoadsTakeLongerOnes() {
+    Trace brief = run(Joining.PARALLEL, 0.98, Load.current(5, 2.5)).both().trace();
+    assertThat(brief.size()).isEqualTo(4);
+    for (int k = 0; k < 4; k++) {
+      assertThat(brief.at(Trace.Channel.TIME, k)).isCloseTo(2.5 * k / 3, within(1e-9));
     }
-    TwinRun whole = run(Joining.PARALLEL, 0.98, Load.current(5, 3));
-    assertThat(whole.time()).hasSize(3);
     TwinRun day = run(Joining.PARALLEL, 0.98, Load.current(0.2, 40_000));
-    assertThat(day.both().endTime()).isEqualTo(40_000);
-    assertThat(day.time().length).isBetween(9_000, 14_400);
-    assertThat(day.time()[day.time().length - 1]).isGreaterThan(39_990);
-    assertThat(day.time()[1] - day.time()[0]).isCloseTo(3, within(1e-9));
+    assertThat(day.both().endTime()).isCloseTo(40_000, within(1e-6));
+    assertThat(day.both().trace().size()).isBetween(2_000, 2_500);
+    assertThat(day.first().run().trace().size()).isEqualTo(day.both().trace().size());
   }
 
   /** The most that a source E behind R gives is E² / 4R. */

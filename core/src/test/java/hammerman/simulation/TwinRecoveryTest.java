@@ -1,10 +1,10 @@
 package hammerman.simulation;
 
+import static hammerman.Samples.last;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
-import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
@@ -30,7 +30,7 @@ class TwinRecoveryTest {
   }
 
   private static TwinRun run(Design first, SecondPack second, Load load) {
-    return TwinRun.of(Chain.of(first), second, load);
+    return Samples.together(first, second, load);
   }
 
   private static SecondPack tripping(Joining joining, double amperes) {
@@ -80,7 +80,7 @@ class TwinRecoveryTest {
 
   private static double lastVoltage(TwinRun run) {
     assertThat(run.both().outcome().complete()).isTrue();
-    return run.both().trace().at(Trace.Channel.VOLTAGE, run.both().trace().size() - 1);
+    return last(run.both(), Trace.Channel.VOLTAGE);
   }
 
   @Test

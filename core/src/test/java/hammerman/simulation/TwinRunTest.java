@@ -36,7 +36,7 @@ class TwinRunTest {
     assertThat(run.both().totals().imbalance()).isCloseTo(0, within(1e-3));
     SecondPack second = Samples.second(joining);
     double q = barrow.pack().capacity();
-    double used = (second.firstSoc() - run.first().endSoc()) * q;
+    double used = (second.firstSoc() - run.first().run().endSoc()) * q;
     assertThat(run.first().charge()).isCloseTo(used, within(1e-6));
   }
 
@@ -45,7 +45,7 @@ class TwinRunTest {
   void theFirstSecondSharesLikeTheTwoBranchCircuit() {
     SecondPack second = Samples.second(Joining.PARALLEL);
     Design d = barrow.withSecond(second);
-    TwinRun run = TwinRun.of(Chain.of(d), second, Load.current(30, 1));
+    TwinRun run = Samples.together(d, second, Load.current(30, 1));
     Pack a = d.pack();
     Pack b = second.pack();
     double kelvin = d.duty().surroundings().hottestInUse();
@@ -54,8 +54,10 @@ class TwinRunTest {
     double e1 = 13 * a.cell().openCircuit().value(1);
     double e2 = 13 * b.cell().openCircuit().value(0.98);
     double first = (e1 - e2 + 30 * r2) / (r1 + r2);
-    assertThat(run.first().current()[0]).isCloseTo(first, within(1e-6 * first));
-    assertThat(run.second().current()[0]).isCloseTo(30 - first, within(1e-6 * first));
+    assertThat(run.first().run().trace().at(Trace.Channel.CURRENT, 0))
+        .isCloseTo(first, within(1e-6 * first));
+    assertThat(run.second().run().trace().at(Trace.Channel.CURRENT, 0))
+        .isCloseTo(30 - first, within(1e-6 * first));
   }
 
   private static double ohmic(Pack p, double soc, double kelvin) {
@@ -66,10 +68,10 @@ class TwinRunTest {
   @Test
   void theEmptierPackIsChargedByTheFullerOneUnlessDiodesForbid() {
     SecondPack low = Samples.second(Joining.PARALLEL).withSoc(0.7);
-    TwinRun direct = TwinRun.of(Chain.of(barrow), low, Load.current(0.1, 60));
+    TwinRun direct = Samples.together(barrow, low, Load.current(0.1, 60));
     assertThat(direct.second().back()).isGreaterThan(5);
     TwinRun diodes =
-        TwinRun.of(Chain.of(barrow), low.withJoining(Joining.DIODES), Load.current(0.1, 60));
+        Samples.together(barrow, low.withJoining(Joining.DIODES), Load.current(0.1, 60));
     assertThat(diodes.second().back()).isZero();
     assertThat(diodes.second().charge()).isZero();
   }
@@ -78,8 +80,8 @@ class TwinRunTest {
   void theReserveWaitsAndThenTakesOver() {
     TwinRun run = run(Joining.SWITCH_OVER);
     TwinRun longer =
-        TwinRun.of(
-            Chain.of(barrow),
+        Samples.together(
+            barrow,
             Samples.second(Joining.SWITCH_OVER),
             barrow.duty().task().load().withRounds(18));
     assertThat(run.second().charge()).isZero();
@@ -93,7 +95,7 @@ class TwinRunTest {
     Design touchy = Samples.withBms(barrow, b -> b.withTrip(10, 5));
     Load load = Load.current(30, 60);
     Run alone = Discharge.of(Chain.of(touchy), load, 1, 298.15).run();
-    TwinRun two = TwinRun.of(Chain.of(touchy), Samples.second(Joining.PARALLEL), load);
+    TwinRun two = Samples.together(touchy, Samples.second(Joining.PARALLEL), load);
     assertThat(alone.outcome().key()).isEqualTo("overCurrentTrip");
     assertThat(alone.endTime()).isCloseTo(5, within(1e-6));
     assertThat(two.first().peak()).isGreaterThan(10);
@@ -104,7 +106,7 @@ class TwinRunTest {
   @Test
   void twoEqualPacksInParallelAreOneOfTwiceTheWidth() {
     SecondPack equal = new SecondPack(barrow.pack(), barrow.guard(), Joining.PARALLEL, 1, 1);
-    TwinRun run = TwinRun.of(Chain.of(barrow), equal, Load.power(500, 3600));
+    TwinRun run = Samples.together(barrow, equal, Load.power(500, 3600));
     assertThat(run.first().charge()).isCloseTo(run.second().charge(), within(1e-9));
     Design wide =
         Samples.withGuard(
@@ -130,7 +132,7 @@ class TwinRunTest {
     TwinRun run = run(Joining.SWITCH_OVER);
     double first = barrow.pack().capacity();
     double second = Samples.second(Joining.SWITCH_OVER).pack().capacity();
-    double left = run.first().endSoc() * first + run.second().endSoc() * second;
+    double left = run.first().run().endSoc() * first + run.second().run().endSoc() * second;
     assertThat(first).isNotEqualTo(second);
     assertThat(run.both().endSoc()).isCloseTo(left / (first + second), within(1e-9));
   }
@@ -139,8 +141,7 @@ class TwinRunTest {
   @Test
   void theChargeOfTwoPacksIsThatOfTheLoadWhereverOneOpens() {
     Design touchy = Samples.withBms(barrow, b -> b.withTrip(10, 5.3));
-    TwinRun two =
-        TwinRun.of(Chain.of(touchy), Samples.second(Joining.PARALLEL), Load.current(30, 60));
+    TwinRun two = Samples.together(touchy, Samples.second(Joining.PARALLEL), Load.current(30, 60));
     assertThat(two.first().openedAt()).isCloseTo(5.3, within(1e-6));
     assertThat(two.both().totals().delivered()).isCloseTo(0.5, within(1e-9));
     assertThat(two.first().charge() + two.second().charge()).isCloseTo(0.5, within(1e-9));
@@ -150,8 +151,7 @@ class TwinRunTest {
   /** A pack that cannot give the power has figures all the same. */
   @Test
   void twoPacksThatCannotDeliverStillTellTheirVoltage() {
-    TwinRun two =
-        TwinRun.of(Chain.of(barrow), Samples.second(Joining.PARALLEL), Load.power(1e6, 60));
+    TwinRun two = Samples.together(barrow, Samples.second(Joining.PARALLEL), Load.power(1e6, 60));
     assertThat(two.both().outcome()).isInstanceOf(Outcome.CannotDeliver.class);
     assertThat(two.both().extremes().lowestVoltage()).isBetween(50.0, 56.0);
     assertThat(two.both().endTime()).isZero();
@@ -161,7 +161,8 @@ class TwinRunTest {
   void inSeriesTheVoltagesAddAndTheCurrentIsOne() {
     TwinRun run = run(Joining.SERIES);
     assertThat(run.both().trace().at(Trace.Channel.VOLTAGE, 0)).isGreaterThan(105);
-    assertThat(run.first().current()[3]).isEqualTo(run.second().current()[3]);
+    assertThat(run.first().run().trace().at(Trace.Channel.CURRENT, 3))
+        .isEqualTo(run.second().run().trace().at(Trace.Channel.CURRENT, 3));
   }
 
   @Test

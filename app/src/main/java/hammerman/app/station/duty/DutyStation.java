@@ -133,7 +133,7 @@ public final class DutyStation implements StationView {
     double charges = duty.habits().meanCycles() * year;
     double use = Math.min(year, charges * f.duty().endTime());
     double energy = charges * f.duty().totals().energyOut();
-    double moved = charges * f.duty().totals().delivered() / f.design().pack().capacity();
+    double moved = charges * f.own().totals().delivered() / f.design().pack().capacity();
     return List.of(
         List.of("Charges", Figures.number(charges), "each for this duty once"),
         List.of("In use", Figures.of(use, Unit.HOUR), ""),

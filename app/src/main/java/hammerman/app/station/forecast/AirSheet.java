@@ -7,10 +7,11 @@ import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.forecast.AirSweep;
+import hammerman.forecast.Answer;
 import hammerman.forecast.Forecast;
+import hammerman.forecast.Reach;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
@@ -81,9 +82,8 @@ final class AirSheet extends Picture {
       return;
     }
     double longest = points.stream().mapToDouble(AirSweep.Point::fresh).max().orElse(0);
-    boolean hours = Math.max(longest, s.sweep().wanted()) > 2 * 3600;
-    double unit = hours ? 3600 : 60;
-    double top = 1.15 * Math.max(longest, s.sweep().wanted()) / unit;
+    Unit unit = unit(Math.max(longest, s.sweep().wanted()));
+    double top = unit.fromCore(1.15 * Math.max(longest, s.sweep().wanted()));
     Scale x =
         new Scale(
             Unit.CELSIUS.fromCore(points.getFirst().air()),
@@ -92,30 +92,47 @@ final class AirSheet extends Picture {
             width - RIGHT);
     double foot = 28 + (height - 28 - 28 - GAP) * 0.66;
     Scale y = new Scale(0, top, foot, 28);
-    Plot plot = new Plot(pen, x, y).vertical(hours ? "Until it ends, h" : "Until it ends, min");
+    Plot plot = new Plot(pen, x, y).vertical("Until it ends, " + unit.symbol());
     pen.line(Role.RULE, 1, x.from(), y.from(), x.to(), y.from());
     double[] air = points.stream().mapToDouble(p -> Unit.CELSIUS.fromCore(p.air())).toArray();
-    double[] fresh = points.stream().mapToDouble(p -> p.fresh() / unit).toArray();
-    double[] worn = points.stream().mapToDouble(p -> p.worn() / unit).toArray();
+    double[] fresh = points.stream().mapToDouble(p -> unit.fromCore(p.fresh())).toArray();
+    double[] worn = points.stream().mapToDouble(p -> unit.fromCore(p.worn())).toArray();
     var use = s.forecast().design().duty().surroundings();
     upright(pen, x, y, Unit.CELSIUS.fromCore(use.coldestInUse()), "coldest in use", true);
     upright(pen, x, y, Unit.CELSIUS.fromCore(use.hottestInUse()), "hottest in use", false);
     plot.clearCurve(Role.COOL, 2.4, air, fresh);
     plot.clearCurve(Role.HOT, 1.6, air, worn);
+    double wanted = unit.fromCore(s.sweep().wanted());
     plot.level(
         Role.INK,
-        s.sweep().wanted() / unit,
+        wanted,
         "asked for, " + Figures.duration(s.sweep().wanted()),
-        clear(y, fresh, worn, s.sweep().wanted() / unit));
+        clear(y, fresh, worn, wanted));
     int last = air.length - 1;
-    pen.wordsBefore(Role.COOL, Pen.TEXT, x.to(), y.at(fresh[last]) - 12, "new cells");
+    pen.wordsBefore(
+        Role.COOL,
+        Pen.TEXT,
+        x.to(),
+        y.at(fresh[last]) - 12,
+        "new cells" + longer(points.getLast().fresh()));
     String old =
         "worn to "
             + Figures.of(s.forecast().life().endOfLife(), Unit.PERCENT, 0)
-            + " of the capacity";
+            + " of the capacity"
+            + longer(points.getLast().worn());
     pen.wordsBefore(Role.HOT, Pen.TEXT, x.to(), y.at(worn[last]) + 14, old);
     effort(pen, s, x, air, foot + GAP, height - 28);
     cross.draw(pen, x, 28, height - 28, words(points));
+  }
+
+  /** The unit of times up to the longest, s. */
+  private static Unit unit(double longest) {
+    return longest > 2 * 3600 ? Unit.HOUR : Unit.MINUTE;
+  }
+
+  /** What follows the name of a curve that ends at the longest time that is simulated. */
+  private static String longer(double time) {
+    return Reach.isLonger(time) ? ", or longer" : "";
   }
 
   /** Whether a level is farther from the curves at their end than at their beginning. */
@@ -152,23 +169,27 @@ final class AirSheet extends Picture {
         f -> f.applyAsDouble(low) + share * (f.applyAsDouble(high) - f.applyAsDouble(low));
     return List.of(
         Figures.of(air, Unit.CELSIUS, 1),
-        "new " + Figures.duration(at.applyAsDouble(AirSweep.Point::fresh)),
-        "worn " + Figures.duration(at.applyAsDouble(AirSweep.Point::worn)),
-        "full effort " + Figures.duration(at.applyAsDouble(AirSweep.Point::effort)));
+        "new " + Answer.TIME.shown(at.applyAsDouble(AirSweep.Point::fresh)),
+        "worn " + Answer.TIME.shown(at.applyAsDouble(AirSweep.Point::worn)),
+        "full effort " + Answer.TIME.shown(at.applyAsDouble(AirSweep.Point::effort)));
   }
 
   /** How long the machine's full effort lasts, below the load. */
   private static void effort(Pen pen, Shown s, Scale x, double[] air, double from, double to) {
-    double[] minutes =
-        s.sweep().points().stream().mapToDouble(p -> Unit.MINUTE.fromCore(p.effort())).toArray();
-    double most = Math.max(1, 1.15 * Arrays.stream(minutes).max().orElse(1));
-    Scale y = new Scale(0, most, to, from);
+    double longest =
+        s.sweep().points().stream().mapToDouble(AirSweep.Point::effort).max().orElse(0);
+    Unit unit = unit(longest);
+    double[] times =
+        s.sweep().points().stream().mapToDouble(p -> unit.fromCore(p.effort())).toArray();
+    double most = 1.15 * Math.max(60, longest);
+    Scale y = new Scale(0, unit.fromCore(most), to, from);
     double amperes = s.forecast().design().duty().machine().fullEffortCurrent();
     Plot plot =
         new Plot(pen, x, y)
             .vertical(
-                "Full effort, %s, until it ends, min".formatted(Figures.of(amperes, Unit.AMPERE)));
-    plot.curve(Role.INK, 2, air, minutes);
+                "Full effort, %s, until it ends, %s"
+                    .formatted(Figures.of(amperes, Unit.AMPERE), unit.symbol()));
+    plot.curve(Role.INK, 2, air, times);
     plot.horizontal("Air, °C");
   }
 

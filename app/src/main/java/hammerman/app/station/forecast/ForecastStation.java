@@ -12,6 +12,7 @@ import hammerman.forecast.AirSweep;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.PowerSweep;
+import hammerman.forecast.Reach;
 import hammerman.forecast.Swept;
 import hammerman.forecast.Workings;
 import hammerman.simulation.Day;
@@ -32,6 +33,8 @@ import org.jspecify.annotations.Nullable;
 
 /** The page of station Forecast: the headline figures, run trace, sag fan and life sheet. */
 public final class ForecastStation implements StationView {
+  private static final String SERVES = "It serves the %s asked for and goes on";
+
   private final Page page;
   private final Map<Headline, FigureView> figures = new LinkedHashMap<>();
   private final RunTrace trace = new RunTrace();
@@ -134,7 +137,7 @@ public final class ForecastStation implements StationView {
     spread.show(f);
     forecast = f;
     sweep();
-    page.answer(f.pair().isPresent() ? together(f) : answer(f));
+    page.answer(answer(f));
   }
 
   @Override
@@ -156,6 +159,9 @@ public final class ForecastStation implements StationView {
     The great figures are those of a typical day, with the worst below. The run drawn starts from the charge ceiling, in the hottest air, and goes on past the duty until \
     something ends it: the machine's cut-out, the BMS, an empty cell or heat. Move over this picture or another, or use \
     Left and Right, to read its curves at one point; Ctrl+C copies it with its figures.
+
+    With two packs, what they do is that of both together; heat, charge and life are those of the first, \
+    with its share of the load.
 
     The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
     the line is after 10 s. A dot below the cut-out is a moment that stops the machine.
@@ -205,27 +211,31 @@ public final class ForecastStation implements StationView {
     figures.put(headline, view);
   }
 
-  /** With two packs the days are of both, and all else is of the first by itself. */
-  private static String together(Forecast f) {
-    return "Both packs together, for the %s asked for on the hottest day: %s. The four days are of both, all else is of the first alone."
-        .formatted(
-            Figures.duration(f.design().duty().task().load().duration()),
-            f.days().get(Day.Kind.HOTTEST.ordinal()).outcome());
-  }
-
   private static String answer(Forecast f) {
+    boolean pair = f.pair().isPresent();
     String wanted = Figures.duration(f.design().duty().task().load().duration());
     if (f.duty().outcome().complete() && !f.duty().served()) {
-      return "It goes on for the %s asked for, but is not served: a current limit withholds %s of the energy."
-          .formatted(wanted, Figures.of(f.duty().totals().withheldShare(), Unit.PERCENT, 0));
+      return "%s for the %s asked for, but it is not served: a current limit withholds %s of the energy."
+          .formatted(
+              pair ? "Both packs go on" : "It goes on",
+              wanted,
+              Figures.of(f.duty().totals().withheldShare(), Unit.PERCENT, 0));
     }
     if (f.duty().served()) {
       Run typical = f.reach().typical();
-      return "It serves the %s asked for and goes on to %s on a typical day; then %s."
-          .formatted(wanted, Figures.duration(typical.endTime()), Day.ending(typical.outcome()));
+      String serve = pair ? "Both packs serve the %s asked for and go on" : SERVES;
+      return typical.outcome().complete()
+          ? (serve + " for %s on a typical day, longer than is forecast.")
+              .formatted(wanted, Reach.time(typical))
+          : (serve + " to %s on a typical day; then %s.")
+              .formatted(wanted, Reach.time(typical), Day.ending(typical.outcome()));
     }
-    return "It ends after %s of the %s asked for: %s."
-        .formatted(Figures.duration(f.duty().endTime()), wanted, Day.ending(f.duty().outcome()));
+    return "%s after %s of the %s asked for: %s."
+        .formatted(
+            pair ? "Both packs end" : "It ends",
+            Figures.duration(f.duty().endTime()),
+            wanted,
+            Day.ending(f.duty().outcome()));
   }
 
   /** The four days, two in a row; one that is not served stands out. */

@@ -8,12 +8,14 @@ import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
 import hammerman.chain.Chain;
 import hammerman.chain.Path;
+import hammerman.design.SecondPack;
 import hammerman.guard.Bms;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -45,7 +47,7 @@ final class SagFan extends PictureOf<Chain> {
 
   private static double afterTenSeconds(Chain c, double current, double soc) {
     double cold = c.design().duty().surroundings().coldestInUse();
-    return c.path().voltage(current, soc, cold, Path.Settling.TEN_SECONDS);
+    return c.voltage(current, soc, cold, Path.Settling.TEN_SECONDS);
   }
 
   @Override
@@ -86,28 +88,31 @@ final class SagFan extends PictureOf<Chain> {
 
   @Override
   protected void paint(Pen pen, double width, double height, Chain c) {
-    Path path = c.path();
     double cold = c.design().duty().surroundings().coldestInUse();
     double most = most();
     double cutOut = c.design().duty().machine().cutOutVoltage();
-    double lowest = Math.min(cutOut, path.voltage(most, 0.1, cold, Path.Settling.SETTLED));
-    double span = path.openCircuit(1) - lowest;
+    double lowest = Math.min(cutOut, c.voltage(most, 0.1, cold, Path.Settling.SETTLED));
+    double highest = c.voltage(0, 1, cold, Path.Settling.OHMIC);
+    double span = highest - lowest;
     Scale x = new Scale(0, most, SIDE, width - SIDE);
-    Scale y =
-        new Scale(
-            Math.max(0, lowest - 0.06 * span), path.openCircuit(1) + 0.06 * span, height - 26, 26);
+    Scale y = new Scale(Math.max(0, lowest - 0.06 * span), highest + 0.06 * span, height - 26, 26);
     Plot plot =
         new Plot(pen, x, y)
             .vertical("Voltage at the machine at " + Figures.of(cold, Unit.CELSIUS, 0) + ", V")
             .horizontal("Current, A");
+    List<String> names = new ArrayList<>();
+    List<Double> ends = new ArrayList<>();
     for (double soc : Chain.SAG_POINTS) {
-      line(pen, plot, x, y, soc, most, cold);
+      double end = line(pen, plot, x, y, soc, most, cold);
+      if (!Double.isNaN(end)) {
+        names.add(Figures.of(soc, Unit.PERCENT, 0));
+        ends.add(end);
+      }
     }
+    double[] at = ends.stream().mapToDouble(Double::doubleValue).toArray();
+    pen.ends(Role.COOL, Pen.TEXT, x.to() + 5, at, names, y.to(), y.from());
     plot.level(Role.HOT, cutOut, "machine cuts out, " + Figures.of(cutOut, Unit.VOLT, 1), false);
-    c.design()
-        .guard()
-        .protection()
-        .inDischargePath()
+    bms(c)
         .map(Bms::cutOffVoltage)
         .ifPresent(
             v ->
@@ -126,16 +131,27 @@ final class SagFan extends PictureOf<Chain> {
     cross.draw(pen, x, y.to(), y.from(), words(c));
   }
 
-  private void line(Pen pen, Plot plot, Scale x, Scale y, double soc, double most, double cold) {
+  /** The BMS of the first pack, where the machine's voltage is that of it. */
+  private static Optional<Bms> bms(Chain c) {
+    SecondPack second = c.design().second();
+    return second != null && second.joining() == SecondPack.Joining.SERIES
+        ? Optional.empty()
+        : c.design().guard().protection().inDischargePath();
+  }
+
+  /**
+   * Draws a curve; returns where it ends at the right, px; not a number if it does not get there.
+   */
+  private double line(Pen pen, Plot plot, Scale x, Scale y, double soc, double most, double cold) {
     Chain c = shown();
     if (c == null) {
-      return;
+      return Double.NaN;
     }
     double[] xs = IntStream.range(0, POINTS).mapToDouble(k -> most * k / (POINTS - 1)).toArray();
     double[][] ys = new double[Path.Settling.values().length][POINTS];
     for (Path.Settling s : Path.Settling.values()) {
       for (int k = 0; k < POINTS; k++) {
-        ys[s.ordinal()][k] = c.path().voltage(xs[k], soc, cold, s);
+        ys[s.ordinal()][k] = c.voltage(xs[k], soc, cold, s);
       }
     }
     plot.band(
@@ -149,11 +165,11 @@ final class SagFan extends PictureOf<Chain> {
     String name = Figures.of(soc, Unit.PERCENT, 0);
     int last = (int) Arrays.stream(after).takeWhile(v -> v > 0).count() - 1;
     if (last == POINTS - 1) {
-      pen.words(Role.COOL, Pen.TEXT, x.to() + 5, y.at(after[last]), name);
-    } else {
-      // Nothing is left of the voltage farther on: the name stands where the line still does.
-      int middle = Math.max(0, last / 2);
-      pen.tag(Role.COOL, Pen.TEXT, x.at(xs[middle]), y.at(after[middle]), name);
+      return y.at(after[last]);
     }
+    // Nothing is left of the voltage farther on: the name stands where the line still does.
+    int middle = Math.max(0, last / 2);
+    pen.tag(Role.COOL, Pen.TEXT, x.at(xs[middle]), y.at(after[middle]), name);
+    return Double.NaN;
   }
 }

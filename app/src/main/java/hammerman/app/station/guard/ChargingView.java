@@ -130,7 +130,7 @@ final class ChargingView extends VBox {
         tried.add(
             new Tried(
                 a,
-                Charge.of(Chain.of(one, f.chain().path().assembly()), f.duty().endSoc(), air),
+                Charge.of(Chain.of(one, f.chain().path().assembly()), f.own().endSoc(), air),
                 word));
       }
     }

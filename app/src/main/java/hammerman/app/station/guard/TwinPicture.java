@@ -5,32 +5,33 @@ import hammerman.app.picture.PictureOf;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
+import hammerman.simulation.Trace;
+import hammerman.simulation.Trace.Channel;
 import hammerman.simulation.TwinRun;
 
 /** The currents of two packs through the duty. */
 final class TwinPicture extends PictureOf<TwinRun> {
-  private static final int POINTS = 900;
-
   TwinPicture() {
     super("Currents of both packs through the duty");
   }
 
   @Override
   protected void paint(Pen pen, double width, double height, TwinRun r) {
-    if (r.time().length < 2) {
+    Trace a = r.first().run().trace();
+    Trace b = r.second().run().trace();
+    int n = a.size();
+    if (n < 2) {
       return;
     }
-    int n = Math.min(POINTS, r.time().length);
     double[] hours = new double[n];
     double[] first = new double[n];
     double[] second = new double[n];
     double low = 0;
     double high = 1;
     for (int k = 0; k < n; k++) {
-      int at = (int) ((long) k * (r.time().length - 1) / (n - 1));
-      hours[k] = r.time()[at] / 3600;
-      first[k] = r.first().current()[at];
-      second[k] = r.second().current()[at];
+      hours[k] = a.at(Channel.TIME, k) / 3600;
+      first[k] = a.at(Channel.CURRENT, k);
+      second[k] = b.at(Channel.CURRENT, k);
       low = Math.min(low, Math.min(first[k], second[k]));
       high = Math.max(high, Math.max(first[k], second[k]));
     }

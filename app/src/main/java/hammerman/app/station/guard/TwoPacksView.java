@@ -234,13 +234,13 @@ final class TwoPacksView extends VBox {
     rows.add(
         List.of(
             "Left at the end",
-            Figures.of(a.endSoc(), Unit.PERCENT, 0),
-            Figures.of(b.endSoc(), Unit.PERCENT, 0)));
+            Figures.of(a.run().endSoc(), Unit.PERCENT, 0),
+            Figures.of(b.run().endSoc(), Unit.PERCENT, 0)));
     rows.add(
         List.of(
             "Hottest",
-            Figures.of(a.hottest(), Unit.CELSIUS, 0),
-            Figures.of(b.hottest(), Unit.CELSIUS, 0)));
+            Figures.of(a.run().extremes().peakTemperature(), Unit.CELSIUS, 0),
+            Figures.of(b.run().extremes().peakTemperature(), Unit.CELSIUS, 0)));
     rows.add(List.of("Opened", opened(a), opened(b)));
     facts.show(rows);
     picture.show(run);

@@ -12,6 +12,7 @@ import hammerman.app.station.prove.ProveState.Row;
 import hammerman.design.Design;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
+import hammerman.forecast.Reach;
 import hammerman.prove.Accepted;
 import hammerman.prove.Calibration;
 import hammerman.prove.Calibration.Scale;
@@ -294,16 +295,16 @@ final class CalibrateView extends StackPane {
                 Figures.of(then.design().pack().capacity(), Unit.AMPERE_HOUR)),
             List.of(
                 "Until it ends, typical day",
-                Figures.duration(before.typical().endTime()),
-                Figures.duration(after.typical().endTime())),
+                Reach.time(before.typical()),
+                Reach.time(after.typical())),
             List.of(
                 "Lowest voltage in the duty",
                 Figures.of(now.duty().extremes().lowestVoltage(), Unit.VOLT, 1),
                 Figures.of(then.duty().extremes().lowestVoltage(), Unit.VOLT, 1)),
             List.of(
                 "Hottest cell in the duty",
-                Figures.of(now.duty().extremes().peakTemperature(), Unit.CELSIUS, 0),
-                Figures.of(then.duty().extremes().peakTemperature(), Unit.CELSIUS, 0)),
+                Figures.of(now.own().extremes().peakTemperature(), Unit.CELSIUS, 0),
+                Figures.of(then.own().extremes().peakTemperature(), Unit.CELSIUS, 0)),
             List.of(
                 "Life",
                 Figures.of(now.life().years(), Unit.ONE, 1) + " years",
