@@ -2,7 +2,6 @@ package hammerman.app.control;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.DoubleStream;
 import javafx.geometry.Insets;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
@@ -75,16 +74,27 @@ public final class EvenRows extends Pane {
     }
   }
 
-  /** What stands below each other begins at the same place, if there is room for that. */
+  /**
+   * What stands below each other begins at the same place, if there is room for that; the last of a
+   * row has all that is left of it and makes no column wider.
+   */
   private double[] columns(List<List<Node>> rows, double room) {
     double[] columns = new double[rows.stream().mapToInt(List::size).max().orElse(0)];
     for (List<Node> row : rows) {
-      for (int k = 0; k < row.size(); k++) {
+      for (int k = 0; k < row.size() - 1; k++) {
         columns[k] = Math.max(columns[k], row.get(k).prefWidth(-1));
       }
     }
-    double all = DoubleStream.of(columns).sum() + (columns.length - 1) * gapX;
-    return all <= room ? columns : new double[columns.length];
+    for (List<Node> row : rows) {
+      double wide = row.getLast().prefWidth(-1);
+      for (int k = 0; k < row.size() - 1; k++) {
+        wide += columns[k] + gapX;
+      }
+      if (wide > room) {
+        return new double[columns.length];
+      }
+    }
+    return columns;
   }
 
   private static double height(List<Node> row) {

@@ -87,6 +87,16 @@ class EvenRowsTest {
     assertThat(at[3]).containsExactly(160, 25);
   }
 
+  /** The last of a row may be as wide as it likes: nothing of its row stands to its right. */
+  @Test
+  void theLastOfARowMakesNoGapInAnother() {
+    EvenRows rows = of(5);
+    ((Region) rows.getChildren().getLast()).setPrefWidth(190);
+    double[][] at = laid(rows, 340);
+    assertThat(at[2]).containsExactly(220, 0);
+    assertThat(at[4]).containsExactly(110, 25);
+  }
+
   @Test
   void whatIsNotManagedTakesNoRoomAndNothingAtAllIsNotAnError() {
     EvenRows rows = of(3);
