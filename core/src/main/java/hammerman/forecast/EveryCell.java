@@ -23,19 +23,22 @@ public record EveryCell(List<Day> days) {
 
   private static final double STEP = 10;
 
+  /** Two packs try each step twice before they take it. */
+  private static final double TRIALS = 3;
+
   public EveryCell {
     days = List.copyOf(days);
   }
 
   /**
-   * Whether there is one pack, laid out or of measured cells, and a duty not too long to run cell
-   * by cell.
+   * Whether the pack, or the first of two, is laid out or of measured cells, and the duty not too
+   * long to run cell by cell.
    */
   public static boolean possible(Forecast f) {
     double steps = f.design().duty().task().load().duration() / STEP;
-    return f.pair().isEmpty()
-        && (isLaidOut(f) || f.design().pack().matched().isPresent())
-        && Day.Kind.values().length * steps * f.design().pack().cells() < MOST;
+    double cells = f.design().pack().cells() * (f.pair().isPresent() ? TRIALS : 1);
+    return (isLaidOut(f) || f.design().pack().matched().isPresent())
+        && Day.Kind.values().length * steps * cells < MOST;
   }
 
   /** Whether each cell has its place, strips and neighbours; in ideal groups otherwise. */

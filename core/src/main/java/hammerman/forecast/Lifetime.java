@@ -1,13 +1,12 @@
 package hammerman.forecast;
 
 import hammerman.cell.Health;
-import hammerman.chain.Chain;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.duty.Habits;
+import hammerman.duty.Load;
 import hammerman.duty.Surroundings;
 import hammerman.life.LifeForecast;
-import hammerman.simulation.Discharge;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
@@ -36,6 +35,11 @@ public record Lifetime(
 
   /** A habit that costs less than this is not worth a word, years. */
   private static final double WORTH = 0.05;
+
+  /** The longest step of a run that tells whether a duty is served, s, and how many at the most. */
+  private static final double STEP = 5;
+
+  private static final double MOST_STEPS = 2_400;
 
   private static final double STORED = 0.5;
   private static final double COOL = 288.15;
@@ -164,15 +168,9 @@ public record Lifetime(
   }
 
   private static boolean serves(Forecast f, Health left) {
-    Chain chain = f.chain();
-    return Discharge.of(
-            chain,
-            f.design().duty().task().load(),
-            chain.ceiling(),
-            f.design().duty().surroundings().coldestInUse())
-        .untraced()
-        .worn(left)
-        .run()
-        .served();
+    Load load = f.design().duty().task().load();
+    double cold = f.design().duty().surroundings().coldestInUse();
+    double step = Math.max(STEP, load.duration() / MOST_STEPS);
+    return DutyRun.untraced(f.chain(), load, cold, left, step).all().served();
   }
 }

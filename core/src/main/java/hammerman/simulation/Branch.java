@@ -26,6 +26,7 @@ final class Branch {
   private Watch watch;
   private final double capacity;
   private final Recorder recorder;
+  private @Nullable CellRecorder each;
 
   /** What it is a source of when currents are shared: E, V, behind R, Ω. */
   double emf;
@@ -60,6 +61,7 @@ final class Branch {
       Guard guard,
       double soc,
       double ambient,
+      @Nullable InPlace place,
       Recorder recorder) {
     state =
         new PackState(
@@ -68,7 +70,7 @@ final class Branch {
             new PackState.Leads(guard.own(ambient), guard.inBox(ambient)),
             soc,
             ambient,
-            null);
+            place);
     limits = Limits.ofBranch(assembly.pack(), guard);
     watch = new Watch(state, limits);
     capacity = cells.meanGroupCapacity();
@@ -250,6 +252,19 @@ final class Branch {
   /** Takes note of the present moment at the current that flows. */
   void record(double time, double distance) {
     recorder.add(time, voltage(), current, state.temperature(), state.soc(), distance);
+    if (each != null) {
+      each.add(time, current);
+    }
+  }
+
+  /** Has it tell of each of its cells. */
+  void tell() {
+    each = new CellRecorder(state);
+  }
+
+  /** What each of its cells went through, if it tells of them. */
+  Optional<CellTrace> cells() {
+    return Optional.ofNullable(each).map(CellRecorder::trace);
   }
 
   double chemical() {
@@ -288,7 +303,7 @@ final class Branch {
                 both.totals().distance()),
             recorder.extremes(),
             recorder.trace(),
-            Optional.empty()),
+            cells()),
         back,
         openedAt);
   }

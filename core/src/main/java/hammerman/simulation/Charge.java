@@ -53,7 +53,7 @@ public record Charge(
             startSoc,
             ambient,
             null);
-    Recorder recorder = Recorder.tracing(1024);
+    Recorder recorder = Recorder.tracing();
     double time = 0;
     double energy = 0;
     double charge = 0;

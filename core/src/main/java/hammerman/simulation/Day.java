@@ -93,7 +93,8 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
   }
 
   /**
-   * Runs the duty on all four days cell by cell, on all processors.
+   * Runs the duty on all four days cell by cell, on all processors; of two packs both together, the
+   * first cell by cell.
    *
    * @param layout where each cell is; in ideal groups if it is not known
    */
@@ -102,13 +103,26 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
         .parallel()
         .map(
             kind ->
-                of(
-                    chain,
-                    kind,
-                    cellByCell(run(chain, kind, worn), chain, layout)
-                        .withStep(STEP_IN_PLACE)
-                        .runAndRest()))
+                chain.design().second() == null
+                    ? of(
+                        chain,
+                        kind,
+                        cellByCell(run(chain, kind, worn), chain, layout)
+                            .withStep(STEP_IN_PLACE)
+                            .runAndRest())
+                    : of(chain, kind, together(chain, kind, layout, worn)))
         .toList();
+  }
+
+  private static TwinRun together(
+      Chain chain, Kind kind, Optional<Layout.Solved> layout, Health worn) {
+    TwinRun.Cells cells = TwinRun.Cells.of(chain).each(layout);
+    return TwinRun.untraced(
+        chain,
+        kind == Kind.LAST ? cells.worn(worn) : cells,
+        chain.design().duty().task().load(),
+        air(chain, kind),
+        STEP_IN_PLACE);
   }
 
   private static Discharge cellByCell(Discharge run, Chain chain, Optional<Layout.Solved> layout) {

@@ -51,9 +51,7 @@ final class Integration implements Unloaded {
     this.step = step;
     this.watch = new Watch(state, limits);
     this.midpoint = new Midpoint(state, limits);
-    double steps = load.duration() / step + (double) load.rounds() * load.steps().size() * 2 + 2;
-    this.recorder =
-        traces ? Recorder.tracing((int) Math.min(steps, 2_000_000)) : Recorder.ofExtremes();
+    this.recorder = traces ? Recorder.tracing() : Recorder.ofExtremes();
   }
 
   Run run() {

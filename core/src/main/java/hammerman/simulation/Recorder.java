@@ -25,8 +25,8 @@ final class Recorder {
   }
 
   /** One that keeps samples. */
-  static Recorder tracing(int expected) {
-    return new Recorder(true, Math.max(1, expected));
+  static Recorder tracing() {
+    return new Recorder(true, 1024);
   }
 
   /** One that keeps none, for the many runs of which only the end is asked for. */
@@ -59,8 +59,8 @@ final class Recorder {
     size++;
   }
 
-  /** Counts a moment among the extremes and in the mean without a sample of it. */
-  void see(double time, double voltage, double current, double kelvin) {
+  /** Counts a moment among the extremes and in the mean. */
+  private void see(double time, double voltage, double current, double kelvin) {
     if (voltage < lowestVoltage) {
       lowestVoltage = voltage;
       lowestVoltageTime = time;

@@ -2,10 +2,12 @@ package hammerman.simulation;
 
 import hammerman.cell.Health;
 import hammerman.chain.Chain;
+import hammerman.chain.Layout;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.duty.Load;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Two packs through a whole duty: the first and the second of a design, joined as it says.
@@ -17,9 +19,10 @@ import java.util.Optional;
  * packs keep their own temperature.
  *
  * @param joining how they were joined
- * @param both the two as one run, seen from the machine; a pack that opens ends it only if the
- *     other cannot go on. Its state of charge is that of the emptier pack in series, where the
- *     first to be empty ends it, else the mean, each weighing by its capacity
+ * @param both the two as one run, seen from the machine, with the cells of the first if they are
+ *     stepped one by one; a pack that opens ends it only if the other cannot go on. Its state of
+ *     charge is that of the emptier pack in series, where the first to be empty ends it, else the
+ *     mean, each weighing by its capacity
  * @param first what the first pack gave
  * @param second what the second pack gave
  * @param switchedAt when the reserve took over, s; not a number if it never did
@@ -88,8 +91,20 @@ public record TwinRun(
     return new Twins(chain, cells, load, air, step, false).run();
   }
 
-  /** The cells of both packs. */
-  public record Cells(CellPopulation first, CellPopulation second) {
+  /**
+   * The cells of both packs.
+   *
+   * @param told whether a run tells of each cell of the first
+   * @param layout where those of the first are; in ideal groups if absent
+   */
+  public record Cells(
+      CellPopulation first, CellPopulation second, boolean told, Layout.@Nullable Solved layout) {
+
+    /** Cells of both in ideal groups. */
+    public Cells(CellPopulation first, CellPopulation second) {
+      this(first, second, false, null);
+    }
+
     /**
      * Returns those of a design, all alike in either pack.
      *
@@ -105,7 +120,12 @@ public record TwinRun(
 
     /** Returns the same, worn by the years. */
     public Cells worn(Health by) {
-      return new Cells(first.worn(by), second.worn(by));
+      return new Cells(first.worn(by), second.worn(by), told, layout);
+    }
+
+    /** Returns the same with every cell of the first by itself, in its place if that is known. */
+    public Cells each(Optional<Layout.Solved> places) {
+      return new Cells(first.each(), second, true, places.orElse(null));
     }
 
     /** The longest step that they may take together, s, where one was wanted. */

@@ -1,6 +1,7 @@
 package hammerman.simulation;
 
 import hammerman.chain.Chain;
+import hammerman.chain.Layout;
 import hammerman.design.Design;
 import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
@@ -61,11 +62,24 @@ final class Twins implements Unloaded {
     outer = design.guard().shared(ambient);
     cutOut = machine.cutOutVoltage();
     Assembly laid = chain.path().assembly();
+    Layout.Solved layout = cells.layout();
+    InPlace place = layout == null ? null : InPlace.of(layout, design, ambient);
     a =
         new Branch(
-            cells.first(), laid, design.guard(), second.firstSoc(), ambient, recorder(traces));
+            cells.first(),
+            laid,
+            design.guard(),
+            second.firstSoc(),
+            ambient,
+            place,
+            recorder(traces));
+    if (cells.told()) {
+      a.tell();
+    }
     Assembly other = Assembly.estimated(second.pack());
-    b = new Branch(cells.second(), other, second.guard(), second.soc(), ambient, recorder(traces));
+    b =
+        new Branch(
+            cells.second(), other, second.guard(), second.soc(), ambient, null, recorder(traces));
     b.waiting = joining == Joining.SWITCH_OVER;
     double mostBack = design.guard().allowedRegeneration(machine.regenerationCurrent());
     sources = new TwinSources(joining, outer, machine.peakCurrent(), mostBack, a, b);
@@ -85,9 +99,8 @@ final class Twins implements Unloaded {
     recorder = Recorder.ofExtremes();
   }
 
-  private Recorder recorder(boolean traces) {
-    double steps = load.duration() / step + (double) load.rounds() * load.steps().size() * 2 + 2;
-    return traces ? Recorder.tracing((int) Math.min(steps, 2_000_000)) : Recorder.ofExtremes();
+  private static Recorder recorder(boolean traces) {
+    return traces ? Recorder.tracing() : Recorder.ofExtremes();
   }
 
   TwinRun run() {
@@ -127,7 +140,7 @@ final class Twins implements Unloaded {
             distance),
         recorder.extremes(),
         recorder.trace(),
-        Optional.empty());
+        a.cells());
   }
 
   @Override

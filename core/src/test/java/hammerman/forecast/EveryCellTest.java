@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.simulation.CellTrace;
 import hammerman.simulation.Day;
 import hammerman.simulation.Outcome;
@@ -50,6 +51,32 @@ class EveryCellTest {
     assertThat(CELLS.words(Day.Kind.HOTTEST))
         .contains("cell " + (place.cell() + 1) + " of group " + (place.group() + 1));
     assertThat(BARROW.days().getFirst().where()).isEqualTo(Outcome.Place.EVERY);
+  }
+
+  /** A reserve that is never asked leaves the cells of the first as they are alone. */
+  @Test
+  void theFirstOfTwoPacksHasItsCellsInTheirPlaces() {
+    Design alone = Samples.barrow();
+    SecondPack reserve =
+        Samples.second(SecondPack.Joining.SWITCH_OVER).withFirstSoc(BARROW.chain().ceiling());
+    Forecast spare = Forecast.of(alone.withSecond(reserve));
+    EveryCell cells = EveryCell.of(spare).orElseThrow();
+    CellTrace same = cells.day(Day.Kind.HOTTEST).run().cells().orElseThrow();
+    CellTrace one = CELLS.day(Day.Kind.HOTTEST).run().cells().orElseThrow();
+    assertThat(same.hottest().place()).isEqualTo(one.hottest().place());
+    assertThat(same.hottest().value()).isCloseTo(one.hottest().value(), within(0.05));
+    assertThat(same.lowest().value()).isCloseTo(one.lowest().value(), within(2e-3));
+    Forecast both = Forecast.of(alone.withSecond(Samples.second(SecondPack.Joining.PARALLEL)));
+    EveryCell shared = EveryCell.of(both).orElseThrow();
+    for (Day quick : both.days()) {
+      Day day = shared.day(quick.kind());
+      assertThat(day.served()).isEqualTo(quick.served());
+      assertThat(day.left()).isCloseTo(quick.left(), within(0.02));
+      assertThat(day.run().totals().imbalance()).isCloseTo(0, within(1e-3));
+      assertThat(day.run().cells().orElseThrow().hottest().value())
+          .as("less heat in it, where two share")
+          .isLessThan(CELLS.day(quick.kind()).run().cells().orElseThrow().hottest().value());
+    }
   }
 
   @Test

@@ -62,33 +62,43 @@ class RunRecordsTest {
 
   @Test
   void samplesAndExtremesAreKeptAsTheyCome() {
-    Recorder r = Recorder.tracing(2);
+    Recorder r = Recorder.tracing();
     r.add(0, 50, 0, 298, 1, 0);
     r.add(10, 48, 20, 299, 0.95, 30);
-    r.see(12, 40, 60, 305);
+    r.add(12, 40, 60, 305, 0.95, 35);
     r.add(20, 47, -5, 300, 0.96, 60);
     Trace t = r.trace();
-    assertThat(t.size())
-        .as("grown beyond what was expected, without the one only seen")
-        .isEqualTo(3);
-    assertThat(t.at(Channel.TIME, 2)).isEqualTo(20);
+    assertThat(t.size()).isEqualTo(4);
+    assertThat(t.at(Channel.TIME, 3)).isEqualTo(20);
     assertThat(t.at(Channel.VOLTAGE, 1)).isEqualTo(48);
-    assertThat(t.at(Channel.CURRENT, 2)).isEqualTo(-5);
+    assertThat(t.at(Channel.CURRENT, 3)).isEqualTo(-5);
     assertThat(t.at(Channel.POWER, 1)).isEqualTo(48 * 20);
-    assertThat(t.at(Channel.POWER, 2)).isEqualTo(-47 * 5);
-    assertThat(t.at(Channel.TEMPERATURE, 2)).isEqualTo(300);
+    assertThat(t.at(Channel.POWER, 3)).isEqualTo(-47 * 5);
+    assertThat(t.at(Channel.TEMPERATURE, 3)).isEqualTo(300);
     assertThat(t.at(Channel.SOC, 1)).isEqualTo(0.95);
-    assertThat(t.at(Channel.DISTANCE, 2)).isEqualTo(60);
+    assertThat(t.at(Channel.DISTANCE, 3)).isEqualTo(60);
     // By hand: 10 s at 298.5 K, 2 s at 302 K and 8 s at 302.5 K.
     double mean = (2985 + 604 + 2420) / 20.0;
     assertThat(r.extremes()).isEqualTo(new Run.Extremes(40, 12, 60, 2400, 305, mean));
-    assertThatThrownBy(() -> t.at(Channel.TIME, 3)).hasMessageContaining("sample 3 of 3");
+    assertThatThrownBy(() -> t.at(Channel.TIME, 4)).hasMessageContaining("sample 4 of 4");
+  }
+
+  /** However long a run is, none of its samples is lost. */
+  @Test
+  void aLongRunKeepsAllItsSamples() {
+    Recorder r = Recorder.tracing();
+    for (int k = 0; k < 5000; k++) {
+      r.add(k, 50, 1, 298, 1, 2 * k);
+    }
+    assertThat(r.trace().size()).isEqualTo(5000);
+    assertThat(r.trace().at(Channel.TIME, 4999)).isEqualTo(4999);
+    assertThat(r.trace().at(Channel.DISTANCE, 1500)).isEqualTo(3000);
   }
 
   @ParameterizedTest
   @CsvSource({"-1, 0", "0, 0", "9.9, 0", "10, 1", "15, 1", "20, 2", "99, 2"})
   void aMomentIsThatOfTheLastSampleBeforeIt(double seconds, int index) {
-    Recorder r = Recorder.tracing(8);
+    Recorder r = Recorder.tracing();
     for (int k = 0; k < 3; k++) {
       r.add(10 * k, 50, 1, 298, 1, 0);
     }

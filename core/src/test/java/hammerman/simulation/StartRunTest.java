@@ -58,4 +58,29 @@ class StartRunTest {
     assertThat(StartRun.of(weak, hard, 0.05).lowest())
         .isLessThan(StartRun.of(weak, hard, 1).lowest());
   }
+
+  /** A motor that never turns draws its current for ever: it trips after the delay, counted so. */
+  @Test
+  void theTimeAboveTheTripIsItsDelay() {
+    HardStart stalled = new HardStart(0.25, 60, 8, 0, null);
+    StartRun run = StartRun.of(battery.withTrip(60, 0.5), stalled, 1);
+    assertThat(run.end()).isEqualTo(End.CURRENT_TRIP);
+    assertThat(run.timeAbove()).isCloseTo(0.5, within(2e-3));
+    assertThat(run.endTime()).isCloseTo(0.5, within(2e-3));
+    StartRun below = StartRun.of(battery.withTrip(1000, 0.5), stalled, 1);
+    assertThat(below.timeAbove()).isZero();
+  }
+
+  /** Held at a current for seconds the cells sag by their RC branches, beside the ohmic drop. */
+  @Test
+  void theCellsSagOverALongStart() {
+    HardStart slow = new HardStart(0.25, 60, 8, 0, 35.0);
+    StartRun run = StartRun.of(battery.withTrip(1000, 5), slow, 0.5);
+    CellCircuit c = new CellCircuit(battery.cell());
+    double ohmic = 10 * (c.openCircuit(0.5) - 35.0 / 2 * c.ohmic(0.5, Samples.ROOM));
+    double settled = 10 * (c.openCircuit(0.5) - 35.0 / 2 * c.settled(0.5, Samples.ROOM));
+    assertThat(run.lowest()).isBetween(settled - 2, ohmic - 0.5);
+    assertThat(run.current()[0]).isCloseTo(35, within(0.1));
+    assertThat(run.time()[1] - run.time()[0]).isLessThan(0.1);
+  }
 }

@@ -116,6 +116,64 @@ class TwinStepsTest {
     assertThat(run.both().endTime()).isCloseTo(600, within(1e-6));
   }
 
+  /** A group more, and the other pack is full: it takes none of what would flow into it. */
+  @ParameterizedTest
+  @ValueSource(ints = {12, 14})
+  void aFullPackTakesNothingOfAHigherOne(int series) {
+    SecondPack other = Samples.second(Joining.PARALLEL);
+    SecondPack uneven = other.withPack(other.pack().withCounts(series, 4)).withSoc(1);
+    TwinRun run = run(uneven, Load.current(2, 60), 5);
+    TwinRun.Side higher = series == 14 ? run.second() : run.first();
+    TwinRun.Side lower = series == 14 ? run.first() : run.second();
+    assertThat(lower.charge()).isZero();
+    assertThat(lower.back()).isZero();
+    assertThat(lower.run().endSoc()).isEqualTo(1);
+    assertThat(higher.charge()).isCloseTo(2 * 60 / 3600.0, within(1e-9));
+    assertThat(run.both().totals().delivered()).isCloseTo(2 * 60 / 3600.0, within(1e-9));
+  }
+
+  /** Without load the machine sees the higher pack, less its diode. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0.5, 0.9})
+  void withoutLoadTheHigherStandsAtTheMachine(double soc) {
+    SecondPack second = Samples.second(Joining.DIODES).withFirstSoc(0.7).withSoc(soc);
+    TwinRun run = run(second, Load.current(0, 10), 5);
+    double higher = 13 * Samples.barrow().pack().cell().openCircuit().value(Math.max(0.7, soc));
+    assertThat(run.both().extremes().lowestVoltage()).isCloseTo(higher - 0.4, within(1e-6));
+    TwinRun braked = run(second, Load.current(-5, 10), 5);
+    assertThat(braked.both().totals().regenerated()).isZero();
+    assertThat(braked.both().totals().refused()).isCloseTo(5 * higher * 10, within(50.0));
+  }
+
+  /** A step that one pack cuts short has gone by for the other too, once and not twice. */
+  @Test
+  void theDelayOfOneGoesOnWhereTheOtherOpensWithinAStep() {
+    Design d = Samples.withBms(Samples.barrow(), b -> b.withTrip(10, 3));
+    SecondPack plain = Samples.second(Joining.PARALLEL);
+    SecondPack second =
+        plain.withGuard(
+            plain
+                .guard()
+                .withProtection(plain.guard().protection().withBms(b -> b.withTrip(5, 5))));
+    Chain chain = Chain.of(d.withSecond(second));
+    TwinRun run = TwinRun.untraced(chain, TwinRun.Cells.of(chain), Load.current(30, 60), AIR, 10);
+    assertThat(run.first().openedAt()).isCloseTo(3, within(1e-9));
+    assertThat(run.second().openedAt()).isCloseTo(5, within(1e-9));
+    assertThat(run.both().endTime()).isCloseTo(5, within(1e-9));
+    assertThat(run.first().run().outcome()).isInstanceOf(Outcome.OverCurrent.class);
+    assertThat(run.first().run().endTime()).isCloseTo(3, within(1e-9));
+    assertThat(run.first().run().totals().delivered()).isLessThan(30 * 3 / 3600.0);
+  }
+
+  /** A pack that is not opened ends as both do. */
+  @Test
+  void aPackThatStaysClosedEndsAsBothDo() {
+    TwinRun run = run(Samples.second(Joining.PARALLEL), Load.current(10, 60), 5);
+    assertThat(run.served()).isTrue();
+    assertThat(run.first().run().outcome()).isInstanceOf(Outcome.Complete.class);
+    assertThat(run.second().run().endTime()).isCloseTo(60, within(1e-9));
+  }
+
   /** What a pack gives at the junction is what reaches the machine and what both share. */
   @ParameterizedTest
   @EnumSource(Joining.class)

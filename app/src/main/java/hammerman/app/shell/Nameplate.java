@@ -31,8 +31,10 @@ final class Nameplate extends HBox {
 
   private final Session session;
   private final TypedField name = new TypedField("Name of the project", this::rename);
+  private boolean compact;
   private boolean brief;
   private boolean narrow;
+  private String full = "";
   private String called = "";
   private String place = "";
   private @Nullable CellType cell;
@@ -70,6 +72,8 @@ final class Nameplate extends HBox {
   /** Takes less room: a shorter name, and no price. */
   void compact(boolean is) {
     name.widen(is ? 130 : 190, LONGEST_NAME);
+    compact = is;
+    named();
     FigureView price = Objects.requireNonNull(figures.get(Headline.COST));
     price.setVisible(!is);
     price.setManaged(!is);
@@ -89,10 +93,17 @@ final class Nameplate extends HBox {
 
   void show(Project project) {
     name.show(project.name());
+    full = project.name();
+    named();
     int of = project.variants().size();
     called = project.variant().name();
     place = of > 1 ? "variant " + (project.active() + 1) + " of " + of : "";
     variant();
+  }
+
+  /** A long name in a narrow window is told whole when one points. */
+  private void named() {
+    name.setTooltip(compact && !full.isEmpty() ? new Tooltip(full) : null);
   }
 
   /** In the narrowest window the name of one among several is told when one points. */

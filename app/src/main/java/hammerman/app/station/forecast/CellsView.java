@@ -76,13 +76,10 @@ final class CellsView extends VBox {
     if (!EveryCell.possible(f)) {
       runs.cancel();
       words.setText(
-          f.pair().isPresent()
-              ? "Two packs are run together, each as a whole; a pack alone is run cell by cell."
-              : f.layout().isEmpty()
-                  ? "Lay the pack out at Fit, or measure its cells at Sort: then each is told"
-                      + " from the others."
-                  : "There are no groups at Fit yet, or the duty is too long to be run cell by"
-                      + " cell.");
+          f.layout().isEmpty()
+              ? "Lay the pack out at Fit, or measure its cells at Sort: then each is told from the"
+                  + " others."
+              : "There are no groups at Fit yet, or the duty is too long to be run cell by cell.");
       return;
     }
     words.setText("Every cell is run by itself …");
@@ -117,7 +114,8 @@ final class CellsView extends VBox {
     sheet.show(now == null ? null : now.day(kind));
     if (now != null) {
       boolean laidOut = of != null && EveryCell.isLaidOut(of);
-      words.setText(Figures.unbroken(now.words(kind)) + (laidOut ? "" : NOT_LAID_OUT));
+      String whose = of != null && of.pair().isPresent() ? "In the first pack: " : "";
+      words.setText(whose + Figures.unbroken(now.words(kind)) + (laidOut ? "" : NOT_LAID_OUT));
     }
   }
 }

@@ -164,7 +164,8 @@ final class SpeedView extends VBox {
       end = speed[last];
       Scale x = new Scale(0, end, LEFT, width - RIGHT);
       double farthest = Unit.KILOMETRE.fromCore(s.best().range());
-      Scale y = new Scale(0, Math.max(0.1, 1.12 * farthest), TOP + upper, TOP);
+      double most = farthest > 0 ? Math.max(0.1, 1.12 * farthest) : 1;
+      Scale y = new Scale(0, most, TOP + upper, TOP);
       Plot ranges = new Plot(pen, x, y).vertical("Range on the level, km");
       ranges.curve(Role.COOL, 2.4, speed, range);
       double at = x.at(Unit.KILOMETRE_PER_HOUR.fromCore(s.best().speed()));

@@ -28,6 +28,9 @@ final class FieldPicture extends Picture {
   private static final double TOP = 4;
   private static final double GAP = 3;
 
+  /** Size of words that are too long for their square, px. */
+  private static final double SMALL = 9;
+
   private final BiConsumer<Integer, Integer> choose;
   private final ReadOnlyObjectWrapper<@Nullable Square> pointed =
       new ReadOnlyObjectWrapper<>(this, "pointed");
@@ -197,7 +200,12 @@ final class FieldPicture extends Picture {
     }
     String word = s.worst().map(Finding::word).orElse("serves");
     double wide = pen.width(Pen.TEXT, word);
-    double size = wide > w - 4 ? 9 : Pen.TEXT;
+    double size = wide > w - 4 ? SMALL : Pen.TEXT;
+    boolean pinned = s.series() == series && s.parallel() == parallel;
+    if (pinned && wide * size / Pen.TEXT > w - 6) {
+      // Its frame would run through it; what stops it stands beside the map.
+      return;
+    }
     boolean warn = warned(s);
     if (contours.isPresent()) {
       Role ground = s.stopped() ? Role.PAPER : warn ? Role.AMBER_WASH : Role.COOL_WASH;
