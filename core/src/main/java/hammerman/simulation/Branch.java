@@ -26,6 +26,7 @@ final class Branch {
   private Watch watch;
   private final double capacity;
   private final Recorder recorder;
+  private final Books books = new Books();
   private @Nullable CellRecorder each;
 
   /** What it is a source of when currents are shared: E, V, behind R, Ω. */
@@ -44,14 +45,7 @@ final class Branch {
   private @Nullable Outcome found;
   private double late;
   private double voltageBefore;
-  private double delivered;
-  private double regenerated;
-  private double energyOut;
-  private double energyBack;
   private double energy;
-  private double chemical;
-  private double cellHeat;
-  private double pathHeat;
   private double back;
   private double openedAt = Double.NaN;
 
@@ -193,19 +187,12 @@ final class Branch {
     found = found == null ? null : watch.measured(found, current);
   }
 
-  /** Books the step that was taken. */
-  void book(double dt) {
+  /** Books the step that was taken, and the way in it, m. */
+  void book(double dt, double way) {
     energy = 0.5 * (voltageBefore + voltage()) * current * dt;
-    if (current >= 0) {
-      delivered += current * dt / 3600;
-      energyOut += energy;
-    } else {
-      regenerated -= current * dt / 3600;
-      energyBack -= energy;
-    }
-    chemical += state.chemical();
-    cellHeat += state.cellHeat();
-    pathHeat += state.stripHeat() + current * current * state.leadResistance() * dt;
+    books.flow(current, energy, dt);
+    books.heat(state, current, dt);
+    books.move(way);
     back = Math.max(back, -current);
   }
 
@@ -250,8 +237,8 @@ final class Branch {
   }
 
   /** Takes note of the present moment at the current that flows. */
-  void record(double time, double distance) {
-    recorder.add(time, voltage(), current, state.temperature(), state.soc(), distance);
+  void record(double time) {
+    recorder.add(time, voltage(), current, state.temperature(), state.soc(), books.distance());
     if (each != null) {
       each.add(time, current);
     }
@@ -267,16 +254,9 @@ final class Branch {
     return Optional.ofNullable(each).map(CellRecorder::trace);
   }
 
-  double chemical() {
-    return chemical;
-  }
-
-  double cellHeat() {
-    return cellHeat;
-  }
-
-  double pathHeat() {
-    return pathHeat;
+  /** What it gave at the junction, and what that cost. */
+  Books books() {
+    return books;
   }
 
   /**
@@ -290,17 +270,7 @@ final class Branch {
             open ? why() : both.outcome(),
             open ? openedAt : both.endTime(),
             state.soc(),
-            new Run.Totals(
-                delivered,
-                regenerated,
-                energyOut,
-                energyBack,
-                chemical,
-                cellHeat,
-                pathHeat,
-                0,
-                0,
-                both.totals().distance()),
+            books.totals(),
             recorder.extremes(),
             recorder.trace(),
             cells()),

@@ -20,16 +20,7 @@ final class Integration implements Unloaded {
   private final @Nullable CellRecorder cells;
 
   private double time;
-  private double delivered;
-  private double regenerated;
-  private double energyOut;
-  private double energyBack;
-  private double chemical;
-  private double cellHeat;
-  private double pathHeat;
-  private double refused;
-  private double withheld;
-  private double distance;
+  private final Books books = new Books();
 
   private @Nullable Outcome outcome;
 
@@ -67,23 +58,11 @@ final class Integration implements Unloaded {
       }
     }
     Outcome end = outcome == null ? new Outcome.Complete() : outcome;
-    Run.Totals totals =
-        new Run.Totals(
-            delivered,
-            regenerated,
-            energyOut,
-            energyBack,
-            chemical,
-            cellHeat,
-            pathHeat,
-            refused,
-            withheld,
-            distance);
     return new Run(
         end,
         time,
         state.soc(),
-        totals,
+        books.totals(),
         recorder.extremes(),
         recorder.trace(),
         Optional.ofNullable(cells).map(CellRecorder::trace));
@@ -144,7 +123,7 @@ final class Integration implements Unloaded {
    */
   private double allowed(double wanted, double dt) {
     if (wanted > limits.mostOut()) {
-      withheld += (wanted - limits.mostOut()) * state.machineVoltage(limits.mostOut()) * dt;
+      books.withhold((wanted - limits.mostOut()) * state.machineVoltage(limits.mostOut()) * dt);
       return limits.mostOut();
     }
     if (wanted < 0) {
@@ -152,7 +131,7 @@ final class Integration implements Unloaded {
       if (state.fullest() >= 1 || state.highestGroup(taken) > limits.groupOverVoltage()) {
         taken = 0;
       }
-      refused += (taken - wanted) * state.machineVoltage(taken) * dt;
+      books.refuse((taken - wanted) * state.machineVoltage(taken) * dt);
       return taken;
     }
     return wanted;
@@ -173,25 +152,16 @@ final class Integration implements Unloaded {
       outcome = watch.measured(outcome, current);
     }
     double after = state.machineVoltage(current);
-    double energy = 0.5 * (before + after) * current * dt;
-    chemical += state.chemical();
-    cellHeat += state.cellHeat();
-    pathHeat += state.stripHeat() + current * current * state.leadResistance() * dt;
-    if (current >= 0) {
-      delivered += current * dt / 3600;
-      energyOut += energy;
-    } else {
-      regenerated -= current * dt / 3600;
-      energyBack -= energy;
-    }
-    distance += speed * dt;
+    books.flow(current, 0.5 * (before + after) * current * dt, dt);
+    books.heat(state, current, dt);
+    books.move(speed * dt);
     time += dt;
   }
 
   /** Takes note of the present moment at the current that flows. */
   private void record(double current) {
     double voltage = state.machineVoltage(current);
-    recorder.add(time, voltage, current, state.temperature(), state.soc(), distance);
+    recorder.add(time, voltage, current, state.temperature(), state.soc(), books.distance());
     if (cells != null) {
       cells.add(time, current);
     }

@@ -24,6 +24,7 @@ final class PackState {
   private final int groups;
   private final int perGroup;
   private final CellStates cells;
+  private final Places places;
 
   /** How many groups, and how many cells of each, one stands for. */
   private final double groupWeight;
@@ -94,6 +95,7 @@ final class PackState {
             ambient);
     groupWeight = (double) pack.series() / groups;
     cellWeight = (double) pack.parallel() / perGroup;
+    places = new Places(cells, groups, perGroup, groupWeight > 1, cellWeight > 1);
     source = new double[groups];
     behind = new double[groups];
     left = new double[groups];
@@ -136,21 +138,6 @@ final class PackState {
   /** Temperature of the hottest cell, K. */
   double temperature() {
     return cells.hottest();
-  }
-
-  /** Where the hottest cell is. */
-  Outcome.Place hottestPlace() {
-    int found = 0;
-    for (int k = 1; k < cells.size(); k++) {
-      found = cells.kelvin(k) > cells.kelvin(found) ? k : found;
-    }
-    return place(found / perGroup, found % perGroup);
-  }
-
-  private Outcome.Place place(int group, int cell) {
-    return groupWeight > 1
-        ? Outcome.Place.EVERY
-        : new Outcome.Place(group, cellWeight > 1 ? Outcome.Place.ALL : cell);
   }
 
   /** Heat made in the cells in the last step, J. */
@@ -222,32 +209,19 @@ final class PackState {
     return cells.fullest() - cells.emptiest();
   }
 
+  /** Where the hottest cell is. */
+  Outcome.Place hottestPlace() {
+    return places.hottest();
+  }
+
   /** Where the group with the lowest voltage at a current is, and its emptiest cell. */
   Outcome.Place lowestPlace(double current) {
-    int lowest = 0;
-    for (int g = 1; g < groups; g++) {
-      if (source[g] - current * behind[g] < source[lowest] - current * behind[lowest]) {
-        lowest = g;
-      }
-    }
-    return place(lowest, emptiest(lowest));
+    return places.emptiest(g -> source[g] - current * behind[g]);
   }
 
   /** Where the group with the least charge within reach is, and its emptiest cell. */
   Outcome.Place emptiestPlace() {
-    int least = 0;
-    for (int g = 1; g < groups; g++) {
-      least = left[g] < left[least] ? g : least;
-    }
-    return place(least, emptiest(least));
-  }
-
-  private int emptiest(int group) {
-    int least = group * perGroup;
-    for (int k = least + 1; k < (group + 1) * perGroup; k++) {
-      least = cells.soc(k) < cells.soc(least) ? k : least;
-    }
-    return least - group * perGroup;
+    return places.emptiest(g -> left[g]);
   }
 
   double machineVoltage(double current) {

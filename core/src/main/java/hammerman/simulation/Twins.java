@@ -34,14 +34,7 @@ final class Twins implements Unloaded {
   private final TwinSources sources;
   private final Recorder recorder;
   private double now;
-  private double out;
-  private double back;
-  private double energyOut;
-  private double energyBack;
-  private double outerHeat;
-  private double withheld;
-  private double refused;
-  private double distance;
+  private final Books books = new Books();
   private double switchedAt = Double.NaN;
   private @Nullable Outcome ended;
 
@@ -123,21 +116,13 @@ final class Twins implements Unloaded {
         }
       }
     }
+    books.heat(a.books());
+    books.heat(b.books());
     return new Run(
         ended == null ? new Outcome.Complete() : ended,
         now,
         soc(),
-        new Run.Totals(
-            out,
-            back,
-            energyOut,
-            energyBack,
-            a.chemical() + b.chemical(),
-            a.cellHeat() + b.cellHeat(),
-            a.pathHeat() + b.pathHeat() + outerHeat,
-            refused,
-            withheld,
-            distance),
+        books.totals(),
         recorder.extremes(),
         recorder.trace(),
         a.cells());
@@ -250,10 +235,12 @@ final class Twins implements Unloaded {
       again(dt);
       after = sources.voltage(s.demand(), total);
     }
-    distance += s.speed() * dt;
-    book(total, dt);
-    withheld += Math.max(0, asked - total) * before * dt;
-    refused += asked < 0 ? (total - asked) * before * dt : 0;
+    book(total, dt, s.speed() * dt);
+    if (asked < 0) {
+      books.refuse((total - asked) * before * dt);
+    } else {
+      books.withhold(Math.max(0, asked - total) * before * dt);
+    }
     now += dt;
     record(atTheEnd(s.demand(), total));
     changed = late >= 0;
@@ -319,28 +306,22 @@ final class Twins implements Unloaded {
     b.lookAhead(dt);
   }
 
-  private void book(double total, double dt) {
-    a.book(dt);
-    b.book(dt);
+  private void book(double total, double dt, double way) {
+    a.book(dt, way);
+    b.book(dt, way);
     double through = joining == Joining.SERIES ? total : a.current() + b.current();
     double lost = through * sources.lost(total) * dt;
-    double energy = a.energy() + b.energy() - lost;
-    outerHeat += lost;
-    if (total >= 0) {
-      out += total * dt / 3600;
-      energyOut += energy;
-    } else {
-      back -= total * dt / 3600;
-      energyBack -= energy;
-    }
+    books.path(lost);
+    books.flow(total, a.energy() + b.energy() - lost, dt);
+    books.move(way);
   }
 
   /** Takes note of the present moment at the current that flows. */
   private void record(double total) {
     double hottest = Math.max(a.temperature(), b.temperature());
-    recorder.add(now, sources.voltage(total), total, hottest, soc(), distance);
-    a.record(now, distance);
-    b.record(now, distance);
+    recorder.add(now, sources.voltage(total), total, hottest, soc(), books.distance());
+    a.record(now);
+    b.record(now);
   }
 
   /** What opened the pack that opened last. */

@@ -160,8 +160,8 @@ public final class ForecastStation implements StationView {
     something ends it: the machine's cut-out, the BMS, an empty cell or heat. Move over this picture or another, or use \
     Left and Right, to read its curves at one point; Ctrl+C copies it with its figures.
 
-    With two packs, what they do is that of both together; heat, charge and life are those of the first, \
-    with its share of the load.
+    With two packs, what they do is that of both together; heat, charge, life and every cell are those of \
+    the first, with its share of the load.
 
     The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
     the line is after 10 s. A dot below the cut-out is a moment that stops the machine.
