@@ -35,7 +35,7 @@ public record Spread(
    *
    * @param what it is
    * @param share of the variance of the time that goes with it, 0 to 1: the squared correlation;
-   *     since all are drawn independently the shares add up to about 1
+   *     since all are drawn independently the shares add up to about 1, and never to more
    */
   public record Cause(What what, double share) {}
 
@@ -96,22 +96,28 @@ public record Spread(
   }
 
   private static List<Cause> causes(List<Member> all) {
-    return Arrays.stream(What.values())
-        .map(
-            what ->
-                new Cause(
-                    what,
-                    switch (what) {
-                      case LOAD -> correlated(all, Member::load);
-                      case AIR -> correlated(all, Member::air);
-                      // The weakest group ends a run by its cut-off, all together by the machine's.
-                      case CAPACITY ->
-                          Math.max(
-                              correlated(all, Member::weakest), correlated(all, Member::capacity));
-                      case RESISTANCE -> correlated(all, Member::resistance);
-                    }))
-        .sorted(Comparator.comparingDouble(c -> -c.share()))
-        .toList();
+    List<Cause> found =
+        Arrays.stream(What.values())
+            .map(
+                what ->
+                    new Cause(
+                        what,
+                        switch (what) {
+                          case LOAD -> correlated(all, Member::load);
+                          case AIR -> correlated(all, Member::air);
+                          // The weakest group ends a run by its cut-off, all together by the
+                          // machine's.
+                          case CAPACITY ->
+                              Math.max(
+                                  correlated(all, Member::weakest),
+                                  correlated(all, Member::capacity));
+                          case RESISTANCE -> correlated(all, Member::resistance);
+                        }))
+            .sorted(Comparator.comparingDouble(c -> -c.share()))
+            .toList();
+    // Of few members some are correlated by chance: together they are no more than all of it.
+    double sum = Math.max(1, found.stream().mapToDouble(Cause::share).sum());
+    return found.stream().map(c -> new Cause(c.what(), c.share() / sum)).toList();
   }
 
   /** Square of the correlation of something with the time; 0 where either does not vary. */

@@ -117,4 +117,17 @@ class SpreadTest {
     assertThat(share(s, What.LOAD)).isLessThan(0.01);
     assertThatThrownBy(() -> Spread.of(Ensemble.NONE)).hasMessageContaining("no spread");
   }
+
+  /** Where two causes go together by chance, they share what there is. */
+  @Test
+  void sharesAreNeverMoreThanAllOfIt() {
+    List<Ensemble.Member> members =
+        IntStream.range(0, 20)
+            .mapToObj(k -> new Ensemble.Member(1 + k, 280 + k, 1, 1, 1, 100 - k, 0, 40, 300, 5))
+            .toList();
+    Spread s = Spread.of(new Ensemble(members));
+    assertThat(s.causes().stream().mapToDouble(Spread.Cause::share).sum())
+        .isCloseTo(1, within(1e-9));
+    assertThat(s.causes().getFirst().share()).isCloseTo(0.5, within(1e-9));
+  }
 }

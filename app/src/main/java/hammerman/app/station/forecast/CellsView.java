@@ -6,6 +6,7 @@ import hammerman.forecast.EveryCell;
 import hammerman.forecast.Forecast;
 import hammerman.simulation.Day;
 import hammerman.unit.Figures;
+import hammerman.unit.Sentence;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -114,8 +115,11 @@ final class CellsView extends VBox {
     sheet.show(now == null ? null : now.day(kind));
     if (now != null) {
       boolean laidOut = of != null && EveryCell.isLaidOut(of);
-      String whose = of != null && of.pair().isPresent() ? "In the first pack: " : "";
-      words.setText(whose + Figures.unbroken(now.words(kind)) + (laidOut ? "" : NOT_LAID_OUT));
+      String told = Figures.unbroken(now.words(kind));
+      boolean pair = of != null && of.pair().isPresent();
+      words.setText(
+          (pair ? "In the first pack: " + Sentence.within(told) : told)
+              + (laidOut ? "" : NOT_LAID_OUT));
     }
   }
 }

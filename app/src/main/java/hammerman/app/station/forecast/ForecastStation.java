@@ -13,6 +13,7 @@ import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.PowerSweep;
 import hammerman.forecast.Reach;
+import hammerman.forecast.SpeedSweep;
 import hammerman.forecast.Swept;
 import hammerman.forecast.Workings;
 import hammerman.simulation.Day;
@@ -46,6 +47,7 @@ public final class ForecastStation implements StationView {
   private final CellsView cells;
   private final LifeView years;
   private final SpeedView speed = new SpeedView();
+  private final Button speedWorking;
   private final SensitivityView sensitivity;
   private final PowerSheet power = new PowerSheet();
   private final Latest powers = Latest.ofDetails("power-sweep");
@@ -89,13 +91,14 @@ public final class ForecastStation implements StationView {
     cells = new CellsView(this::showDays);
     years = new LifeView(bench.session());
     sensitivity = new SensitivityView(bench.session());
+    speedWorking = bench.working(Swept.SPEED);
     views
         .add("The run, sag and life", "run", run, () -> {})
         .add("Every cell", "cells", cells, () -> {})
         .add("Life", "life", years, this::sweep)
         .add("In any air", "air", anyAir, this::sweep)
         .add("At any power", "power", above(power, bench.working(Swept.POWER)), this::sweep)
-        .add("At any speed", "speed", above(speed, bench.working(Swept.SPEED)), this::sweep)
+        .add("At any speed", "speed", above(speed, speedWorking), this::sweep)
         .add("What moves it", "moves", above(sensitivity, bench.working(Swept.MOVES)), this::sweep);
     VBox.setVgrow(views, Priority.ALWAYS);
     HBox drawn = new HBox(12, spread, bench.working(Swept.SPREAD));
@@ -125,6 +128,7 @@ public final class ForecastStation implements StationView {
       range.setVisible(f.range() > 0);
       range.setManaged(f.range() > 0);
     }
+    speedWorking.setVisible(SpeedSweep.vehicle(f).isPresent());
     trace.show(f);
     sag.show(f.chain());
     life.show(f);
