@@ -4,6 +4,7 @@ import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.duty.Load;
 import hammerman.simulation.Run;
+import hammerman.simulation.TwinRun;
 import hammerman.unit.Figures;
 
 /**
@@ -12,8 +13,10 @@ import hammerman.unit.Figures;
  *
  * @param typical in the middle of the temperatures in use
  * @param coldest at the coldest in use
+ * @param one how long one pack goes by itself on a typical day, s: until the reserve takes over,
+ *     where there is one; else all of it
  */
-public record Reach(Run typical, Run coldest) {
+public record Reach(Run typical, Run coldest, double one) {
   private static final double STEP = 10;
 
   /** A whole number of rounds comes as near to the longest load that is simulated. */
@@ -42,8 +45,11 @@ public record Reach(Run typical, Run coldest) {
     double step = Math.max(STEP, hottest.endTime() / 3000);
     double middle = 0.5 * (air.coldestInUse() + air.hottestInUse());
     Load load = Onward.load(chain, hottest);
+    DutyRun typical = DutyRun.untraced(chain, load, middle, Health.NEW, step);
+    double over = typical.pair().map(TwinRun::switchedAt).orElse(Double.NaN);
     return new Reach(
-        DutyRun.untraced(chain, load, middle, Health.NEW, step).all(),
-        DutyRun.untraced(chain, load, air.coldestInUse(), Health.NEW, step).all());
+        typical.all(),
+        DutyRun.untraced(chain, load, air.coldestInUse(), Health.NEW, step).all(),
+        Double.isNaN(over) ? typical.all().endTime() : over);
   }
 }

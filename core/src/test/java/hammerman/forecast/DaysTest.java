@@ -188,6 +188,27 @@ class DaysTest {
     assertThat(both.reach().typical().endTime()).isBetween(drawn.time().low(), drawn.time().high());
   }
 
+  /** A reserve takes over when the first has ended: each goes about as long as it would alone. */
+  @Test
+  void aReserveTakesOverAfterWhatOnePackGoesAlone() {
+    Design alone = Samples.barrow().withFit(null);
+    Forecast one = Forecast.of(alone);
+    SecondPack same =
+        new SecondPack(
+            alone.pack(),
+            Samples.branch(3e-3),
+            SecondPack.Joining.SWITCH_OVER,
+            1,
+            one.chain().ceiling());
+    Forecast both = Forecast.of(alone.withSecond(same));
+    double single = one.reach().typical().endTime();
+    assertThat(one.reach().one()).isEqualTo(single);
+    assertThat(both.reach().one()).isCloseTo(single, within(0.01 * single));
+    assertThat(both.reach().typical().endTime()).isCloseTo(2 * single, within(0.05 * single));
+    Forecast beside = Forecast.of(alone.withSecond(same.withJoining(SecondPack.Joining.PARALLEL)));
+    assertThat(beside.reach().one()).isEqualTo(beside.reach().typical().endTime());
+  }
+
   /** In series neither pack runs the machine by itself; together they have a life all the same. */
   @Test
   void twoPacksInSeriesAreToldTogetherThoughNeitherRunsAlone() {

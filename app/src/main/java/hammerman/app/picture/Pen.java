@@ -43,9 +43,6 @@ public final class Pen {
 
   private static final int REMEMBERED = 2000;
 
-  /** From one name to the next below it, as a share of their size. */
-  private static final double LINE = 1.1;
-
   private static final double TILE = 7;
 
   /** Curves are told to words in pieces of this length, px. */
@@ -217,19 +214,6 @@ public final class Pen {
   /** Writes words beginning at a point, vertically centred on it. */
   public void words(Role role, double size, double x, double y, String text) {
     note(role, size, x, x, y, text, false);
-  }
-
-  /**
-   * Writes the names of curves behind their ends, in the order of the ends, between two heights.
-   *
-   * @param y of each end, px
-   */
-  public void ends(
-      Role role, double size, double x, double[] y, List<String> names, double low, double high) {
-    double[] places = Ladder.spread(y, size * LINE, low, high);
-    for (int k = 0; k < places.length; k++) {
-      words(role, size, x, places[k], names.get(k));
-    }
   }
 
   /** Writes words on a patch of paper, so that lines behind do not run through them. */

@@ -1,11 +1,16 @@
 package hammerman.app.picture;
 
 import hammerman.unit.Figures;
+import java.util.Arrays;
+import java.util.List;
 
 /** Two ruled axes with their names and units, and curves between them. */
 public final class Plot {
   private static final double X_GAP = 50;
   private static final double Y_GAP = 26;
+
+  /** From one name to the next below it, px. */
+  private static final double NAME_GAP = 1.1 * Pen.TEXT;
 
   private final Pen pen;
   private final Scale x;
@@ -122,6 +127,16 @@ public final class Plot {
       pen.tagBefore(role, Pen.TEXT, x.to() - 4, y.at(value) - 9, name);
     } else {
       pen.tagAlong(role, Pen.TEXT, x.from() + 6, x.to() - 4, y.at(value) - 9, name);
+    }
+    return this;
+  }
+
+  /** Writes the names of curves behind their ends at the right, in the order of those ends. */
+  public Plot ends(Role role, double[] values, List<String> names) {
+    double[] at = Arrays.stream(values).map(y::at).toArray();
+    double[] places = Ladder.spread(at, NAME_GAP, y.to(), y.from());
+    for (int k = 0; k < places.length; k++) {
+      pen.words(role, Pen.TEXT, x.to() + 5, places[k], names.get(k));
     }
     return this;
   }

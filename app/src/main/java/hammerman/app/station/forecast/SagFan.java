@@ -109,8 +109,7 @@ final class SagFan extends PictureOf<Chain> {
         ends.add(end);
       }
     }
-    double[] at = ends.stream().mapToDouble(Double::doubleValue).toArray();
-    pen.ends(Role.COOL, Pen.TEXT, x.to() + 5, at, names, y.to(), y.from());
+    plot.ends(Role.COOL, ends.stream().mapToDouble(Double::doubleValue).toArray(), names);
     plot.level(Role.HOT, cutOut, "machine cuts out, " + Figures.of(cutOut, Unit.VOLT, 1), false);
     bms(c)
         .map(Bms::cutOffVoltage)
@@ -165,7 +164,7 @@ final class SagFan extends PictureOf<Chain> {
     String name = Figures.of(soc, Unit.PERCENT, 0);
     int last = (int) Arrays.stream(after).takeWhile(v -> v > 0).count() - 1;
     if (last == POINTS - 1) {
-      return y.at(after[last]);
+      return after[last];
     }
     // Nothing is left of the voltage farther on: the name stands where the line still does.
     int middle = Math.max(0, last / 2);

@@ -178,7 +178,7 @@ final class RotaView extends StackPane {
     Forecast f = state.forecast();
     handOver.setText(f == null ? "" : Figures.unbroken(handOver(f)));
     if (f != null && !typed) {
-      runs = f.reach().typical().endTime();
+      runs = f.reach().one();
       charges = Math.max(60, f.usualCharge().time());
       run.show(whole(runs));
       charge.show(whole(charges));
