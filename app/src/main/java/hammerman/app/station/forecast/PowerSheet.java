@@ -70,15 +70,15 @@ final class PowerSheet extends PictureOf<PowerSweep> {
         Math.max(
             s.hot().stream().mapToDouble(PowerSheet::wattHours).max().orElse(1),
             s.cold().stream().mapToDouble(PowerSheet::wattHours).max().orElse(1));
-    Scale y = new Scale(0, 1.1 * energy, TOP + upper, TOP);
+    Scale y = new Scale(0, 1.2 * energy, TOP + upper, TOP);
     Plot energies = new Plot(pen, x, y).vertical("Energy until it ends, Wh");
     pair(pen, energies, y, x, s, PowerSheet::wattHours);
     Scale z = new Scale(0, 100, height - BOTTOM, TOP + upper + GAP);
     Plot charges = new Plot(pen, x, z).vertical("Usable down to this charge, %");
     pair(pen, charges, z, x, s, PowerSheet::left);
     charges.horizontal("Power, W");
-    mark(pen, x, s.mean(), height, "mean of the duty");
-    mark(pen, x, s.peak(), height, "hardest of the duty");
+    mark(pen, x, List.of(y, z), s.mean(), "mean of the duty");
+    mark(pen, x, List.of(y, z), s.peak(), "hardest of the duty");
     if (Double.isNaN(cross.at())) {
       return;
     }
@@ -111,8 +111,8 @@ final class PowerSheet extends PictureOf<PowerSweep> {
 
   private static void pair(
       Pen pen, Plot plot, Scale y, Scale x, PowerSweep s, ToDoubleFunction<PowerSweep.Point> read) {
-    plot.curve(Role.HOT, 2, of(s.hot(), PowerSweep.Point::power), of(s.hot(), read));
-    plot.curve(Role.COOL, 2, of(s.cold(), PowerSweep.Point::power), of(s.cold(), read));
+    plot.clearCurve(Role.HOT, 2, of(s.hot(), PowerSweep.Point::power), of(s.hot(), read));
+    plot.clearCurve(Role.COOL, 2, of(s.cold(), PowerSweep.Point::power), of(s.cold(), read));
     double hot = s.hot().isEmpty() ? Double.NaN : y.at(read.applyAsDouble(s.hot().getLast()));
     double cold = s.cold().isEmpty() ? Double.NaN : y.at(read.applyAsDouble(s.cold().getLast()));
     // Two names that would meet give way, each to its own side.
@@ -126,12 +126,15 @@ final class PowerSheet extends PictureOf<PowerSweep> {
     }
   }
 
-  private static void mark(Pen pen, Scale x, double power, double height, String words) {
+  /** An upright through both strips, but not through the name between them. */
+  private static void mark(Pen pen, Scale x, List<Scale> strips, double power, String words) {
     if (power <= 0 || power > x.high()) {
       return;
     }
     double at = x.at(power);
-    pen.dashed(Role.SOFT, 1, at, TOP, at, height - BOTTOM);
+    for (Scale strip : strips) {
+      pen.dashed(Role.SOFT, 1, at, strip.to(), at, strip.from());
+    }
     if (at + 8 + pen.width(Pen.TEXT, words) < x.to()) {
       pen.tag(Role.SOFT, Pen.TEXT, at + 5, TOP + 6, words);
     } else {

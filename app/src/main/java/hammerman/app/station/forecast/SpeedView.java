@@ -175,9 +175,11 @@ final class SpeedView extends VBox {
         pen.tag(Role.COOL, Pen.TEXT, at + 8, y.at(farthest) - 8, "farthest");
       }
       double duty = x.at(Unit.KILOMETRE_PER_HOUR.fromCore(s.dutySpeed()));
-      pen.line(Role.HOT, 1, duty, height - BOTTOM, duty, TOP);
       pen.tag(Role.HOT, Pen.TEXT, duty + 6, y.from() - 12, "the duty's mean speed");
       Scale w = new Scale(0, 1.1 * Math.max(1, power[last]), height - BOTTOM, TOP + upper + GAP);
+      for (Scale strip : List.of(y, w)) {
+        pen.line(Role.HOT, 1, duty, strip.from(), duty, strip.to());
+      }
       Plot powers = new Plot(pen, x, w).vertical("Power at the battery, W");
       powers.curve(Role.INK, 1.6, speed, power);
       powers.horizontal("Speed, km/h");
