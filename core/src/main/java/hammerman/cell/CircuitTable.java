@@ -1,6 +1,7 @@
 package hammerman.cell;
 
 import hammerman.numeric.CubicTable;
+import hammerman.numeric.LineTable;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
@@ -11,19 +12,20 @@ import java.util.function.DoubleUnaryOperator;
  * A cell's equivalent circuit as tables, for loops that evaluate it millions of times.
  *
  * <p>By state of charge, in steps of 0.5 %: exact for the classes' own curves, within 0.1 mV for
- * measured ones. By temperature, in steps of 0.5 K from −30 to 80 °C, held outside: the factor of
- * resistance within 1e-9, the share of the capacity that can be reached exact.
+ * measured ones. By temperature, in steps of 0.05 K from −30 to 80 °C, held outside: the factor of
+ * resistance within two millionths of itself, the share of the capacity that can be reached within
+ * one.
  *
  * @param bySoc open-circuit voltage, V, and the factor of resistance, 1 in the middle; held below 0
  *     and above 1
  * @param temperatureFactor factor of resistance against 25 °C by temperature, K
  * @param reachable share of the capacity at 25 °C that can be reached by temperature, K
  */
-public record CircuitTable(CubicTable bySoc, CubicTable temperatureFactor, CubicTable reachable) {
+public record CircuitTable(CubicTable bySoc, LineTable temperatureFactor, LineTable reachable) {
   private static final int SOC_PARTS = 200;
-  private static final int PER_KELVIN = 2;
-  private static final CubicTable REACHABLE = byTemperature(CellCircuit::reachableAt);
-  private static final Map<Chemistry, CubicTable> FACTORS = factors();
+  private static final int PER_KELVIN = 20;
+  private static final LineTable REACHABLE = byTemperature(CellCircuit::reachableAt);
+  private static final Map<Chemistry, LineTable> FACTORS = factors();
 
   /** Returns the tables of a cell type. */
   public static CircuitTable of(CellType type) {
@@ -33,8 +35,8 @@ public record CircuitTable(CubicTable bySoc, CubicTable temperatureFactor, Cubic
         REACHABLE);
   }
 
-  private static Map<Chemistry, CubicTable> factors() {
-    Map<Chemistry, CubicTable> all = new EnumMap<>(Chemistry.class);
+  private static Map<Chemistry, LineTable> factors() {
+    Map<Chemistry, LineTable> all = new EnumMap<>(Chemistry.class);
     for (Chemistry c : Chemistry.values()) {
       all.put(c, byTemperature(k -> CellCircuit.factorAt(c, k)));
     }
@@ -47,9 +49,9 @@ public record CircuitTable(CubicTable bySoc, CubicTable temperatureFactor, Cubic
     return new CubicTable(-beyond, 1 + beyond, SOC_PARTS + 2, voltage, factor);
   }
 
-  private static CubicTable byTemperature(DoubleUnaryOperator f) {
+  private static LineTable byTemperature(DoubleUnaryOperator f) {
     int parts = (int) Math.round((CellCircuit.HOTTEST - CellCircuit.COLDEST) * PER_KELVIN);
     double beyond = 1.0 / PER_KELVIN;
-    return new CubicTable(CellCircuit.COLDEST - beyond, CellCircuit.HOTTEST + beyond, parts + 2, f);
+    return new LineTable(CellCircuit.COLDEST - beyond, CellCircuit.HOTTEST + beyond, parts + 2, f);
   }
 }

@@ -60,13 +60,6 @@ public final class CubicTable {
     }
   }
 
-  /** Returns the first function's value; beyond the ends the last cubic goes on. */
-  public double value(double at) {
-    double place = place(at);
-    int piece = piece(place);
-    return first(piece, place - piece);
-  }
-
   /** Returns where an abscissa lies, counted in intervals from the first. */
   public double place(double at) {
     return (at - from) * perUnit;

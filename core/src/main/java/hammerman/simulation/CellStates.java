@@ -3,6 +3,7 @@ package hammerman.simulation;
 import hammerman.cell.CellCircuit;
 import hammerman.cell.CircuitTable;
 import hammerman.numeric.CubicTable;
+import hammerman.numeric.LineTable;
 
 /**
  * The cells that are stepped, in flat arrays: charge, polarisation and temperature of each, and
@@ -258,7 +259,7 @@ final class CellStates {
   /** Works out what follows from charge and temperature. */
   void follow() {
     CubicTable bySoc = table.bySoc();
-    CubicTable byTemperature = table.temperatureFactor();
+    LineTable byTemperature = table.temperatureFactor();
     for (int k = 0; k < size; k++) {
       double at = bySoc.place(soc[k]);
       int piece = bySoc.piece(at);

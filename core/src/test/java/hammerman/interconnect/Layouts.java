@@ -33,7 +33,12 @@ public final class Layouts {
   private Layouts() {}
 
   public static Container box(Outline outline) {
-    return new Container(outline, 0.08, List.of(), EXIT, 0);
+    return box(outline, EXIT);
+  }
+
+  /** A box whose leads leave at a point. */
+  public static Container box(Outline outline, Point exit) {
+    return new Container(outline, 0.08, List.of(), exit, 0);
   }
 
   /** Cells in a row, one pitch apart, in groups as given. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hammerman.fit.Arrangement;
+import hammerman.fit.Container;
 import hammerman.fit.FitPlan;
 import hammerman.fit.Grouping;
 import hammerman.fit.Joining;
@@ -39,6 +40,18 @@ class NetworkTest {
         WARM);
   }
 
+  private static Network solve(Arrangement a, Container box) {
+    return Network.of(
+        List.of(box),
+        a,
+        a.grouping().orElseThrow(),
+        Layouts.led(TakeOff.ONE_CELL),
+        NICKEL,
+        R,
+        20,
+        WARM);
+  }
+
   private static Network solve(Arrangement a, TakeOff takeOff) {
     return solve(a, Layouts.led(takeOff), NICKEL);
   }
@@ -52,6 +65,23 @@ class NetworkTest {
     assertThat(n.cellCurrents()[0]).isCloseTo(near, within(1e-9));
     assertThat(n.cellCurrents()[1]).isCloseTo(20 - near, within(1e-9));
     assertThat(n.residual()).isLessThan(1e-9);
+  }
+
+  /** The lead meets the cell that is nearest to where it leaves the box, wherever that is. */
+  @Test
+  void theLeadMeetsTheCellNearestItsExit() {
+    Arrangement a = Layouts.row(new int[6]);
+    for (int nearest = 0; nearest < 6; nearest++) {
+      Point exit = new Point(nearest * PITCH, 0.5 * PITCH);
+      Network n = solve(a, Layouts.box(Outline.rectangle(1, 1), exit));
+      for (int k = 0; k < 6; k++) {
+        if (k != nearest) {
+          assertThat(n.cellCurrents()[k])
+              .as("cell %d with the exit at cell %d", k, nearest)
+              .isLessThan(n.cellCurrents()[nearest] - 0.05);
+        }
+      }
+    }
   }
 
   /** A ladder of cells: the input resistance by folding it up from the far end. */

@@ -16,7 +16,7 @@ class CubicTableTest {
   void aCubicIsMetEverywhereAndGoesOnBeyondTheEnds() {
     CubicTable t = new CubicTable(-1, 2, 7, CubicTableTest::cubic);
     for (double x = -1.5; x <= 2.5; x += 0.013) {
-      assertThat(t.value(x)).as("at %s", x).isCloseTo(cubic(x), within(1e-12));
+      assertThat(value(t, x)).as("at %s", x).isCloseTo(cubic(x), within(1e-12));
     }
   }
 
@@ -36,7 +36,6 @@ class CubicTableTest {
       int piece = t.piece(place);
       assertThat(t.first(piece, place - piece)).isCloseTo(Math.exp(x), within(1e-7));
       assertThat(t.second(piece, place - piece)).isCloseTo(Math.cos(x), within(1e-9));
-      assertThat(t.value(x)).isEqualTo(t.first(piece, place - piece));
     }
   }
 
@@ -49,10 +48,16 @@ class CubicTableTest {
     assertThatThrownBy(() -> new CubicTable(0, 1, 5)).hasMessageContaining("0 functions");
   }
 
+  private static double value(CubicTable t, double x) {
+    double place = t.place(x);
+    int piece = t.piece(place);
+    return t.first(piece, place - piece);
+  }
+
   private static double worst(CubicTable t) {
     double worst = 0;
     for (double x = 0; x < 6; x += 0.001) {
-      worst = Math.max(worst, Math.abs(t.value(x) - Math.sin(x)));
+      worst = Math.max(worst, Math.abs(value(t, x) - Math.sin(x)));
     }
     return worst;
   }
