@@ -11,6 +11,7 @@ import hammerman.pack.MatchedCells;
 import hammerman.pack.Pack;
 import hammerman.readymade.ReadyMadeUse;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,6 +33,11 @@ public record Design(
     @Nullable FitPlan fit,
     @Nullable ReadyMadeUse readyMade)
     implements DesignBuilder.With {
+
+  /** Returns the pack that is built and the one used with it, if there is one. */
+  public List<Pack> packs() {
+    return second == null ? List.of(pack) : List.of(pack, second.pack());
+  }
 
   /** Returns the charge voltage per cell, V. */
   public double chargeVoltagePerCell() {

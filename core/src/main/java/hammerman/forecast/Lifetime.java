@@ -2,11 +2,11 @@ package hammerman.forecast;
 
 import hammerman.cell.Health;
 import hammerman.design.Design;
-import hammerman.design.SecondPack;
 import hammerman.duty.Habits;
 import hammerman.duty.Load;
 import hammerman.duty.Surroundings;
 import hammerman.life.LifeForecast;
+import hammerman.pack.Pack;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
@@ -63,8 +63,7 @@ public record Lifetime(
     Design design = f.design();
     double years = f.life().years();
     double duties = years * Unit.YEAR.toCore(1) * design.duty().habits().meanCycles();
-    SecondPack second = design.second();
-    double price = design.pack().cost() + (second == null ? 0 : second.pack().cost());
+    double price = design.packs().stream().mapToDouble(Pack::cost).sum();
     double energy = duties * Math.max(0, f.duty().totals().energyOut());
     double way = duties * f.duty().totals().distance();
     return new Lifetime(

@@ -4,6 +4,7 @@ import hammerman.cell.Health;
 import hammerman.chain.Chain;
 import hammerman.design.SecondPack;
 import hammerman.duty.Load;
+import hammerman.pack.Pack;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
 
@@ -73,8 +74,7 @@ final class Onward {
    * @param step the longest, s; a long run has longer ones
    */
   static Run at(Chain chain, double watts, double air, double step) {
-    SecondPack second = chain.design().second();
-    double energy = chain.design().pack().energy() + (second == null ? 0 : second.pack().energy());
+    double energy = chain.design().packs().stream().mapToDouble(Pack::energy).sum();
     double longest = Math.min(Load.LONGEST, BEYOND * energy / Math.max(1, watts));
     Load load = Load.power(watts, longest);
     return DutyRun.untraced(chain, load, air, Health.NEW, Math.max(step, longest / 2500)).all();
@@ -82,10 +82,8 @@ final class Onward {
 
   /** The machine's full effort, longer than the packs can give it. */
   static Load effort(Chain chain) {
-    SecondPack second = chain.design().second();
     double effort = chain.design().duty().machine().fullEffortCurrent();
-    double capacity =
-        chain.design().pack().capacity() + (second == null ? 0 : second.pack().capacity());
+    double capacity = chain.design().packs().stream().mapToDouble(Pack::capacity).sum();
     return Load.current(effort, Math.min(BEYOND * 3600 * capacity / effort, Load.LONGEST));
   }
 

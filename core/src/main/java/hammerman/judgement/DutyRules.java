@@ -14,6 +14,7 @@ import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Whether the pack serves the duty to its end. */
 final class DutyRules {
@@ -24,19 +25,19 @@ final class DutyRules {
               "energy",
               Station.STACK,
               "Whether the duty, run in the hottest air, ends before the pack does.",
-              DutyRules::energyShort),
+              alone(DutyRules::energyShort)),
           new Rule(
               "duty.tooHot",
               "heat",
               Station.STACK,
               "Whether the duty, run in the hottest air, reaches the cell's temperature limit.",
-              DutyRules::tooHot),
+              alone(DutyRules::tooHot)),
           new Rule(
               "duty.cannotDeliver",
               "power",
               Station.STACK,
               "Whether the pack can deliver the power asked at all.",
-              DutyRules::cannotDeliver),
+              alone(DutyRules::cannotDeliver)),
           new Rule(
               "duty.pair",
               "two packs",
@@ -48,7 +49,7 @@ final class DutyRules {
               "trips",
               Station.GUARD,
               "Whether the BMS opens on over-current during the duty.",
-              DutyRules::trips),
+              alone(DutyRules::trips)),
           new Rule(
               "duty.clipped",
               "clipped",
@@ -78,10 +79,12 @@ final class DutyRules {
 
   private DutyRules() {}
 
+  /** A check of one pack: two that end too early are told as two. */
+  private static Function<Case, Optional<Found>> alone(Function<Case, Optional<Found>> check) {
+    return c -> c.pair().isPresent() ? Optional.empty() : check.apply(c);
+  }
+
   private static Optional<Found> energyShort(Case c) {
-    if (c.pair().isPresent()) {
-      return Optional.empty();
-    }
     String who =
         switch (c.duty().outcome()) {
           case Outcome.BmsCutOff o ->
@@ -140,9 +143,6 @@ final class DutyRules {
   }
 
   private static Optional<Found> tooHot(Case c) {
-    if (c.pair().isPresent()) {
-      return Optional.empty();
-    }
     if (!(c.duty().outcome() instanceof Outcome.TooHot hot)) {
       return Optional.empty();
     }
@@ -161,9 +161,6 @@ final class DutyRules {
   }
 
   private static Optional<Found> cannotDeliver(Case c) {
-    if (c.pair().isPresent()) {
-      return Optional.empty();
-    }
     if (!(c.duty().outcome() instanceof Outcome.CannotDeliver o)) {
       return Optional.empty();
     }
@@ -176,9 +173,6 @@ final class DutyRules {
   }
 
   private static Optional<Found> trips(Case c) {
-    if (c.pair().isPresent()) {
-      return Optional.empty();
-    }
     if (!(c.duty().outcome() instanceof Outcome.OverCurrent o)) {
       return Optional.empty();
     }

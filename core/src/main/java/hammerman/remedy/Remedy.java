@@ -4,6 +4,7 @@ import hammerman.design.Design;
 import hammerman.finding.Finding;
 import hammerman.forecast.Forecast;
 import hammerman.guard.Parts;
+import hammerman.pack.Pack;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
@@ -93,12 +94,10 @@ public record Remedy(String what, Design design, String effect) {
   }
 
   private static double mass(Forecast f) {
-    Design d = f.design();
-    return d.pack().mass() + (d.second() == null ? 0 : d.second().pack().mass());
+    return f.design().packs().stream().mapToDouble(Pack::mass).sum();
   }
 
   private static double cost(Forecast f) {
-    Design d = f.design();
-    return d.pack().cost() + (d.second() == null ? 0 : d.second().pack().cost());
+    return f.design().packs().stream().mapToDouble(Pack::cost).sum();
   }
 }

@@ -2,7 +2,6 @@ package hammerman.simulation;
 
 import hammerman.duty.Load;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 
 /** One discharge under way: goes through the load step by step and keeps the books. */
@@ -46,17 +45,7 @@ final class Integration implements Unloaded {
   }
 
   Run run() {
-    for (int round = 0; round < load.rounds() && outcome == null; round++) {
-      for (Load.Step s : load.steps()) {
-        if (Thread.currentThread().isInterrupted()) {
-          throw new CancellationException("the run was given up after " + time + " s");
-        }
-        go(s);
-        if (outcome != null) {
-          break;
-        }
-      }
-    }
+    Rounds.go(load, this::goes, () -> time);
     Outcome end = outcome == null ? new Outcome.Complete() : outcome;
     return new Run(
         end,
@@ -88,8 +77,11 @@ final class Integration implements Unloaded {
     return new Integration(state, limits, rest, step, false, null).run();
   }
 
-  /** Goes through one step of the load in equal parts no longer than the run's step. */
-  private void go(Load.Step s) {
+  /**
+   * Goes through one step of the load in equal parts no longer than the run's step; whether the run
+   * goes on after it.
+   */
+  private boolean goes(Load.Step s) {
     int parts = (int) Math.max(1, Math.ceil(s.duration() / step - 1e-9));
     double dt = s.duration() / parts;
     midpoint.begin();
@@ -98,7 +90,7 @@ final class Integration implements Unloaded {
       if (Double.isNaN(now)) {
         double watts = ((Load.Power) s.demand()).watts();
         outcome = new Outcome.CannotDeliver(watts, state.mostPower());
-        return;
+        return false;
       }
       double middle = midpoint.current(s.demand(), now, dt);
       double current = allowed(middle, dt);
@@ -107,15 +99,16 @@ final class Integration implements Unloaded {
         record(current == middle ? now : current);
       }
       if (outcome != null) {
-        return;
+        return false;
       }
       advance(current, dt, s.speed());
       double end = current == middle && outcome == null ? midpoint.now(s.demand()) : current;
       record(Double.isNaN(end) ? current : end);
       if (outcome != null) {
-        return;
+        return false;
       }
     }
+    return true;
   }
 
   /**

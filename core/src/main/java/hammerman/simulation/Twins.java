@@ -9,7 +9,6 @@ import hammerman.duty.Load;
 import hammerman.pack.Assembly;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 
 /** Two packs under way: goes through the load step by step and keeps the books of both. */
@@ -105,17 +104,7 @@ final class Twins implements Unloaded {
   }
 
   private Run through() {
-    for (int round = 0; round < load.rounds() && ended == null; round++) {
-      for (Load.Step s : load.steps()) {
-        if (Thread.currentThread().isInterrupted()) {
-          throw new CancellationException("the run was given up after " + now + " s");
-        }
-        go(s);
-        if (ended != null) {
-          break;
-        }
-      }
-    }
+    Rounds.go(load, this::goes, () -> now);
     books.heat(a.books());
     books.heat(b.books());
     return new Run(
@@ -179,7 +168,8 @@ final class Twins implements Unloaded {
         : (a.soc() * a.capacity() + b.soc() * b.capacity()) / (a.capacity() + b.capacity());
   }
 
-  private void go(Load.Step s) {
+  /** Goes through one step of the load; whether the run goes on after it. */
+  private boolean goes(Load.Step s) {
     int parts = (int) Math.max(1, Math.ceil(s.duration() / step - 1e-9));
     double dt = s.duration() / parts;
     changed = true;
@@ -190,6 +180,7 @@ final class Twins implements Unloaded {
         left -= advance(s, left);
       }
     }
+    return ended == null;
   }
 
   /** Goes on by at most {@code longest} seconds; returns how far. */

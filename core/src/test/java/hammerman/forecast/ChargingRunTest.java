@@ -39,23 +39,16 @@ class ChargingRunTest {
   /** A BMS at its over-voltage lets no braking in, though the cells have room. */
   @Test
   void brakingIsRefusedAtTheOverVoltageOfTheBms() {
-    Load brakes = Load.current(-3, 10);
-    Run taken =
-        Discharge.of(
-                Chain.of(Samples.withBms(BARROW, b -> b.withVoltages(2.8, 4.25))),
-                brakes,
-                0.95,
-                298.15)
-            .run();
-    Run refused =
-        Discharge.of(
-                Chain.of(Samples.withBms(BARROW, b -> b.withVoltages(2.8, 4.1))),
-                brakes,
-                0.95,
-                298.15)
-            .run();
+    Run taken = braking(4.25);
+    Run refused = braking(4.1);
     assertThat(taken.totals().regenerated()).isCloseTo(3 * 10 / 3600.0, within(1e-9));
     assertThat(refused.totals().regenerated()).isZero();
     assertThat(refused.totals().refused()).isGreaterThan(3 * 50 * 10);
+  }
+
+  /** Ten seconds of 3 A into nearly full cells. */
+  private static Run braking(double overVoltage) {
+    Chain chain = Chain.of(Samples.withBms(BARROW, b -> b.withVoltages(2.8, overVoltage)));
+    return Discharge.of(chain, Load.current(-3, 10), 0.95, Samples.ROOM).run();
   }
 }
