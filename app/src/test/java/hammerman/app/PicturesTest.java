@@ -7,6 +7,7 @@ import hammerman.app.picture.Written;
 import hammerman.app.theme.Theme;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.finding.Station;
 import hammerman.forecast.EveryCell;
 import hammerman.forecast.Forecast;
@@ -236,6 +237,32 @@ class PicturesTest extends AtTheDesk {
     assertThat(Desk.fx(() -> words(trace)))
         .as("beyond the duty they were not run")
         .noneMatch(w -> w.startsWith("hottest "));
+  }
+
+  /** The run of two packs is both's; its temperature is the warmer one's, its cells the first's. */
+  @Test
+  void theRunTraceOfTwoPacksSaysWhoseItsFiguresAre() {
+    desk.example();
+    Desk.fx(
+        () -> {
+          desk.session.editDesign(
+              "second",
+              Station.GUARD,
+              d ->
+                  d.withSecond(
+                      new SecondPack(d.pack(), d.guard(), SecondPack.Joining.PARALLEL, 1, 1)));
+          return null;
+        });
+    desk.settle();
+    desk.go(Station.FORECAST);
+    Picture trace = desk.find("#run-trace", Picture.class);
+    desk.until(() -> words(trace).stream().anyMatch(w -> w.endsWith(" of the first pack lowest")));
+    assertThat(Desk.fx(() -> words(trace)))
+        .anySatisfy(
+            w ->
+                assertThat(w)
+                    .startsWith("Mean cell temperature of the warmer pack, °C; cell ")
+                    .endsWith(" of the first pack hottest"));
   }
 
   @Test

@@ -1,6 +1,6 @@
 /**
- * Small numerical doors used by the models: the shape-preserving curve and a bracketed root. No
- * physics here.
+ * Small numerical doors used by the models: the shape-preserving curve, tables for loops and a
+ * bracketed root. No physics here.
  */
 @NullMarked
 package hammerman.numeric;

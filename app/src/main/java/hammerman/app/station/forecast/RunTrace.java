@@ -37,6 +37,7 @@ final class RunTrace extends Picture {
 
   private static final String VOLTAGE = "Voltage at the machine, V";
   private static final String TEMPERATURE = "Mean cell temperature, °C";
+  private static final String WARMER = "Mean cell temperature of the warmer pack, °C";
   private static final String SERVED = "duty served";
   private static final double BOTTOM = 20;
   private static final double GAP = 18;
@@ -108,14 +109,17 @@ final class RunTrace extends Picture {
     double[][] values = columns(trace, (int) Math.max(2, x.to() - x.from()));
     double cutOut = f.design().duty().machine().cutOutVoltage();
     CellTrace c = cells;
-    Optional<Spread> groups = c == null ? Optional.empty() : Optional.of(groups(c, trace));
-    Optional<Spread> spread = c == null ? Optional.empty() : Optional.of(temperatures(c));
+    boolean two = f.pair().isPresent();
+    String of = two ? " of the first pack" : "";
+    Optional<Spread> groups = c == null ? Optional.empty() : Optional.of(groups(c, trace, of));
+    Optional<Spread> spread = c == null ? Optional.empty() : Optional.of(temperatures(c, of));
     Optional<Spread> none = Optional.empty();
     List<Strip> strips =
         List.of(
             new Strip(Channel.VOLTAGE, Role.INK, VOLTAGE, cutOut, groups),
             new Strip(Channel.CURRENT, Role.HOT, "Current, A", 0, none),
-            new Strip(Channel.TEMPERATURE, Role.HOT, TEMPERATURE, Double.NaN, spread),
+            new Strip(
+                Channel.TEMPERATURE, Role.HOT, two ? WARMER : TEMPERATURE, Double.NaN, spread),
             new Strip(Channel.SOC, Role.COOL, "Charge, %", 0, none));
     for (int row = 0; row < strips.size(); row++) {
       double top = TOP + row * (strip + GAP);
@@ -153,7 +157,7 @@ final class RunTrace extends Picture {
   private record Spread(double[] time, double[] low, double[] high, String words) {}
 
   /** The voltage that the machine would have if all groups were as the lowest or the highest. */
-  private static Spread groups(CellTrace c, Trace trace) {
+  private static Spread groups(CellTrace c, Trace trace, String of) {
     int n = c.time().length;
     double[] low = new double[n];
     double[] high = new double[n];
@@ -163,11 +167,11 @@ final class RunTrace extends Picture {
       low[k] = machine - all.getCount() * (all.getAverage() - all.getMin());
       high[k] = machine + all.getCount() * (all.getMax() - all.getAverage());
     }
-    String words = "group %d lowest".formatted(c.lowest().place().group() + 1);
+    String words = "group %d%s lowest".formatted(c.lowest().place().group() + 1, of);
     return new Spread(c.time(), low, high, words);
   }
 
-  private static Spread temperatures(CellTrace c) {
+  private static Spread temperatures(CellTrace c, String of) {
     int n = c.time().length;
     double[] low = new double[n];
     double[] high = new double[n];
@@ -176,7 +180,7 @@ final class RunTrace extends Picture {
       low[k] = Unit.CELSIUS.fromCore(all.getMin());
       high[k] = Unit.CELSIUS.fromCore(all.getMax());
     }
-    return new Spread(c.time(), low, high, c.hottest().place().words() + " hottest");
+    return new Spread(c.time(), low, high, c.hottest().place().words() + of + " hottest");
   }
 
   private Plot strip(Pen pen, Scale x, double[][] columns, Strip strip, double top, double bottom) {
