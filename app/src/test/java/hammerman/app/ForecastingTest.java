@@ -103,8 +103,13 @@ class ForecastingTest extends AtTheDesk {
           return null;
         });
     cells();
-    assertThat(desk.text("#every-cell")).startsWith("Lay the pack out at Fit, or measure");
     assertThat(desk.isShown("#cells-sheet")).isFalse();
+    assertThat(desk.isShown("#begin-fit")).isFalse();
+    desk.press("#cells-to-fit");
+    assertThat(desk.isShown("#begin-fit")).isTrue();
+    desk.go(Station.FORECAST);
+    desk.press("#cells-to-sort");
+    assertThat(desk.isShown("#example-cells")).isTrue();
   }
 
   /** A picture is copied with its figures, by the keys that copy everywhere. */
@@ -222,7 +227,8 @@ class ForecastingTest extends AtTheDesk {
           return null;
         });
     desk.quiet();
-    assertThat(desk.text("#speed-words")).startsWith("This duty has no vehicle");
     assertThat(desk.isShown("#speed-sheet")).isFalse();
+    desk.press("#speed-to-task");
+    assertThat(desk.isShown("#task-round")).isTrue();
   }
 }

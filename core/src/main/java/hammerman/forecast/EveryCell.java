@@ -37,8 +37,12 @@ public record EveryCell(List<Day> days) {
   public static boolean possible(Forecast f) {
     double steps = f.design().duty().task().load().duration() / STEP;
     double cells = f.design().pack().cells() * (f.pair().isPresent() ? TRIALS : 1);
-    return (isLaidOut(f) || f.design().pack().matched().isPresent())
-        && Day.Kind.values().length * steps * cells < MOST;
+    return isTold(f) && Day.Kind.values().length * steps * cells < MOST;
+  }
+
+  /** Whether cells are told from each other, by their places or by what was measured. */
+  public static boolean isTold(Forecast f) {
+    return isLaidOut(f) || f.design().pack().matched().isPresent();
   }
 
   /** Whether each cell has its place, strips and neighbours; in ideal groups otherwise. */

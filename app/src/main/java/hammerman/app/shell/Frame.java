@@ -74,7 +74,7 @@ public final class Frame {
     rail = new Rail(session, this::go);
     side = new RailPlace(rail, settings.text("rail", ""), d -> settings.put("rail", d));
     FileAsk files = ask == null ? new Dialogs(settings, this::window) : ask;
-    Bench bench = new Bench(session, settings, files, this::showWorking, overlay::fill);
+    Bench bench = new Bench(session, settings, files, this::showWorking, overlay::fill, this::go);
     plate = new Nameplate(bench);
     stations = new Stations(bench, this::showLine);
     line = new LineBar(session, this::go, stations::isComplete);

@@ -5,11 +5,13 @@ import hammerman.app.control.FileAsk;
 import hammerman.app.session.Session;
 import hammerman.app.session.Settings;
 import hammerman.finding.Derivation;
+import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.Headline;
 import hammerman.forecast.Swept;
 import hammerman.forecast.Workings;
 import java.util.Locale;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -23,13 +25,15 @@ import javafx.scene.layout.Region;
  * @param files asks for files
  * @param showWorking shows how a figure came about
  * @param fill lays something over the whole window until it is closed
+ * @param go goes to a view of a station by its id; an empty one is its page as it was left
  */
 public record Bench(
     Session session,
     Settings settings,
     FileAsk files,
     Consumer<Working> showWorking,
-    Consumer<Node> fill) {
+    Consumer<Node> fill,
+    BiConsumer<Station, String> go) {
   /** How a figure of a forecast came about. */
   @FunctionalInterface
   public interface Working {

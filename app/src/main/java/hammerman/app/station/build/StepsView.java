@@ -2,6 +2,7 @@ package hammerman.app.station.build;
 
 import hammerman.app.control.Beside;
 import hammerman.app.control.Column;
+import hammerman.app.control.EmptyCard;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
 import hammerman.app.station.Bench;
@@ -11,11 +12,8 @@ import hammerman.unit.Figures;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -25,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 final class StepsView extends StackPane {
   private final BuildState state;
   private final RecordTable<Row> table;
-  private final HBox empty;
+  private final EmptyCard empty;
   private boolean showing;
 
   /**
@@ -76,20 +74,11 @@ final class StepsView extends StackPane {
                 "Save as a booklet", "save-booklet", () -> Papers.booklet(bench, state)));
     Beside both = new Beside(table, pane);
     VBox.setVgrow(both, Priority.ALWAYS);
-    Label words =
-        new Label(
+    empty =
+        new EmptyCard(
             "Nothing is recorded of this example yet. Begin with the first step, or look at how its"
-                + " build may have gone: with two mistakes that were caught.");
-    words.setWrapText(true);
-    words.setMinHeight(USE_PREF_SIZE);
-    HBox.setHgrow(words, Priority.ALWAYS);
-    Button take = new Button("Take the example's record");
-    take.setId("example-build");
-    take.getStyleClass().add("act");
-    take.setMinWidth(USE_PREF_SIZE);
-    take.setOnAction(e -> state.takeExample());
-    empty = new HBox(12, words, take);
-    empty.getStyleClass().add("empty-card");
+                + " build may have gone: with two mistakes that were caught.",
+            EmptyCard.act("Take the example's record", "example-build", state::takeExample));
     getChildren().add(new VBox(8, tools, empty, both));
     state.shownProperty().addListener((o, was, is) -> show(is));
     state.chosenProperty().addListener((o, was, is) -> point());
@@ -111,7 +100,6 @@ final class StepsView extends StackPane {
     }
     boolean offered = s.facts().isEmpty() && state.example().isPresent();
     empty.setVisible(offered);
-    empty.setManaged(offered);
     List<Step> steps = s.progress().procedure().steps();
     List<Row> rows =
         IntStream.range(0, steps.size())

@@ -1,6 +1,7 @@
 package hammerman.app.station.duty;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.EmptyCard;
 import hammerman.app.control.Facts;
 import hammerman.app.control.FigureView;
 import hammerman.app.control.Following;
@@ -26,10 +27,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -232,27 +230,13 @@ public final class DutyStation implements StationView {
   }
 
   private static Node beginning(Session session) {
-    Label words =
-        new Label(
+    EmptyCard card =
+        new EmptyCard(
             "Begin with the machine: what its controller says about voltage and current. Or look at"
-                + " a design that is done.");
-    words.setMaxWidth(620);
-    words.setMinHeight(Label.USE_PREF_SIZE);
-    Button example = new Button("Load the worked example");
-    example.setId("load-example");
-    example.getStyleClass().add("act");
-    example.setMinWidth(Button.USE_PREF_SIZE);
-    example.setOnAction(e -> session.loadExample());
-    HBox card = new HBox(words, example);
-    HBox.setHgrow(words, Priority.ALWAYS);
-    card.getStyleClass().add("empty-card");
-    Runnable follow =
-        () -> {
-          boolean empty = !session.isEdited(Station.DUTY);
-          card.setVisible(empty);
-          card.setManaged(empty);
-        };
-    Following.follow(card, session.projectProperty(), p -> follow.run());
+                + " a design that is done.",
+            EmptyCard.act("Load the worked example", "load-example", session::loadExample));
+    Following.follow(
+        card, session.projectProperty(), p -> card.setVisible(!session.isEdited(Station.DUTY)));
     return card;
   }
 }

@@ -1,6 +1,7 @@
 package hammerman.app.station.fit;
 
 import hammerman.app.control.Beside;
+import hammerman.app.control.EmptyCard;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.Views;
 import hammerman.app.control.Words;
@@ -59,7 +60,7 @@ public final class FitStation implements StationView {
 
   private final PlainButton nextSheet;
   private final HeatPanel heat;
-  private final VBox begin;
+  private final EmptyCard begin;
   private final Beside body;
 
   public FitStation(Bench bench) {
@@ -108,25 +109,20 @@ public final class FitStation implements StationView {
         });
   }
 
-  private VBox begin() {
-    Words words = new Words("answer");
-    words.setText(
+  private EmptyCard begin() {
+    return new EmptyCard(
         "Begin with the room there is: its inside width and height, and how deep it is. Cells,"
-            + " groups, strips and heat follow.");
-    Button start = new Button("Begin with a plain box");
-    start.setId("begin-fit");
-    start.getStyleClass().add("act");
-    start.setOnAction(
-        e ->
-            state
-                .session()
-                .edit(
-                    "Begin the fit",
-                    Station.FIT,
-                    p -> FitState.with(p, fresh(p.variant().pack()))));
-    VBox card = new VBox(8, words, start);
-    card.getStyleClass().add("empty-card");
-    return card;
+            + " groups, strips and heat follow.",
+        EmptyCard.act(
+            "Begin with a plain box",
+            "begin-fit",
+            () ->
+                state
+                    .session()
+                    .edit(
+                        "Begin the fit",
+                        Station.FIT,
+                        p -> FitState.with(p, fresh(p.variant().pack())))));
   }
 
   /** A box with a quarter of room to spare around the cells. */
@@ -263,7 +259,6 @@ public final class FitStation implements StationView {
   public void show(Forecast f) {
     boolean has = f.design().fit() != null;
     begin.setVisible(!has);
-    begin.setManaged(!has);
     body.setVisible(has);
     if (!has) {
       page.answer("Not begun: the box is not known yet.");

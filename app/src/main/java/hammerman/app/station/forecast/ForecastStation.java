@@ -46,7 +46,7 @@ public final class ForecastStation implements StationView {
   private final Latest sweeps = Latest.ofDetails("air-sweep");
   private final CellsView cells;
   private final LifeView years;
-  private final SpeedView speed = new SpeedView();
+  private final SpeedView speed;
   private final Button speedWorking;
   private final SensitivityView sensitivity;
   private final PowerSheet power = new PowerSheet();
@@ -88,9 +88,10 @@ public final class ForecastStation implements StationView {
     VBox.setVgrow(air, Priority.ALWAYS);
     air.setMinHeight(260);
     power.setMinHeight(260);
-    cells = new CellsView(this::showDays);
+    cells = new CellsView(this::showDays, bench.go());
     years = new LifeView(bench.session());
     sensitivity = new SensitivityView(bench.session());
+    speed = new SpeedView(bench.go());
     speedWorking = bench.working(Swept.SPEED);
     views
         .add("The run, sag and life", "run", run, () -> {})

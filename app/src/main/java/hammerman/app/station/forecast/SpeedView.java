@@ -1,5 +1,6 @@
 package hammerman.app.station.forecast;
 
+import hammerman.app.control.EmptyCard;
 import hammerman.app.control.Words;
 import hammerman.app.job.Latest;
 import hammerman.app.picture.Crosshair;
@@ -8,6 +9,7 @@ import hammerman.app.picture.Picture;
 import hammerman.app.picture.Plot;
 import hammerman.app.picture.Role;
 import hammerman.app.picture.Scale;
+import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.forecast.SpeedSweep;
 import hammerman.unit.Figures;
@@ -15,6 +17,7 @@ import hammerman.unit.Unit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -34,10 +37,21 @@ final class SpeedView extends VBox {
   private final Slider load = new Slider(0, 100, 0);
   private final FlowPane sliders = new FlowPane(24, 4);
   private final Sheet sheet = new Sheet();
+  private final EmptyCard empty;
   private @Nullable Forecast of;
 
-  SpeedView() {
+  /**
+   * @param go goes to a view of a station
+   */
+  SpeedView(BiConsumer<Station, String> go) {
     super(6);
+    empty =
+        new EmptyCard(
+            "This duty has no vehicle that moves. Describe the task by the round, with a speed for"
+                + " its stretches: then this tells how far the pack takes it at any speed, against"
+                + " any wind and with any load.",
+            EmptyCard.act(
+                "Describe the task", "speed-to-task", () -> go.accept(Station.DUTY, "task")));
     sliders
         .getChildren()
         .addAll(
@@ -46,7 +60,7 @@ final class SpeedView extends VBox {
     sheet.setMinHeight(260);
     sheet.managedProperty().bind(sheet.visibleProperty());
     VBox.setVgrow(sheet, Priority.ALWAYS);
-    getChildren().addAll(words, sliders, sheet);
+    getChildren().addAll(words, empty, sliders, sheet);
   }
 
   private HBox named(String name, String id, Slider slider, ToDoubleText text) {
@@ -94,11 +108,8 @@ final class SpeedView extends VBox {
     sliders.setVisible(made.isPresent());
     sheet.setVisible(made.isPresent());
     sheet.show(made.orElse(null));
-    words.setText(
-        made.map(SpeedView::sentence)
-            .orElse(
-                "This duty has no vehicle that moves. At Duty, choose “By the round” and give"
-                    + " stretches a speed."));
+    empty.setVisible(made.isEmpty());
+    words.setText(made.map(SpeedView::sentence).orElse(""));
   }
 
   private static String sentence(SpeedSweep s) {

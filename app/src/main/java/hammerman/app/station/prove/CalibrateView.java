@@ -1,6 +1,7 @@
 package hammerman.app.station.prove;
 
 import hammerman.app.control.Column;
+import hammerman.app.control.EmptyCard;
 import hammerman.app.control.Facts;
 import hammerman.app.control.PlainButton;
 import hammerman.app.control.RecordTable;
@@ -33,7 +34,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -141,17 +141,13 @@ final class CalibrateView extends StackPane {
             residuals);
     VBox.setVgrow(fitted, Priority.SOMETIMES);
     fitted.managedProperty().bind(fitted.visibleProperty());
-    Words teach = new Words("answer", "calibrate-teach");
-    teach.setText(
-        "The design's resistance and capacity are scaled until the forecast of a log's own"
-            + " current meets its voltage best. Starts and stops tell the resistance; a run"
-            + " through a third of the charge or more tells the capacity, best from full.");
-    HBox.setHgrow(teach, Priority.ALWAYS);
-    HBox card = new HBox(12, teach, new PlainButton("Choose a run", "calibrate-runs", toRuns));
-    card.setAlignment(Pos.CENTER_LEFT);
-    card.getStyleClass().add("empty-card");
+    EmptyCard card =
+        new EmptyCard(
+            "The design's resistance and capacity are scaled until the forecast of a log's own"
+                + " current meets its voltage best. Starts and stops tell the resistance; a run"
+                + " through a third of the charge or more tells the capacity, best from full.",
+            EmptyCard.act("Choose a run", "calibrate-runs", toRuns));
     card.visibleProperty().bind(fitted.visibleProperty().not());
-    card.managedProperty().bind(card.visibleProperty());
     VBox.setVgrow(history, Priority.ALWAYS);
     getChildren()
         .add(

@@ -2,6 +2,7 @@ package hammerman.app.station.sort;
 
 import hammerman.app.control.Beside;
 import hammerman.app.control.Column;
+import hammerman.app.control.EmptyCard;
 import hammerman.app.control.FileAsk;
 import hammerman.app.control.RecordTable;
 import hammerman.app.control.Words;
@@ -27,10 +28,8 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -58,7 +57,7 @@ final class CellsView extends StackPane {
               Column.words("Why", 120, Entry::cause)));
   private final CellPanel panel;
   private final ImportPanel importing;
-  private final VBox empty;
+  private final EmptyCard empty;
   private final VBox list;
   private final Words count = new Words("fact-name", "cells-count");
 
@@ -120,30 +119,18 @@ final class CellsView extends StackPane {
     return new FlowPane(8, 4, open, add, export);
   }
 
-  private VBox empty() {
-    Label words =
-        new Label(
-            "Every cell is measured before it is built in: rest voltage, resistance, capacity, and"
-                + " what it loses in days of rest. Import what your tester wrote, type it, or look"
-                + " at a hundred made-up reclaimed cells.");
-    words.setWrapText(true);
-    words.setMinHeight(USE_PREF_SIZE);
-    HBox.setHgrow(words, Priority.ALWAYS);
-    Button example = new Button("Take the hundred example cells");
-    example.setId("example-cells");
-    example.getStyleClass().add("act");
-    example.setMinWidth(USE_PREF_SIZE);
-    example.setOnAction(e -> example());
-    HBox card = new HBox(12, words, example);
-    card.getStyleClass().add("empty-card");
-    return new VBox(card);
+  private EmptyCard empty() {
+    return new EmptyCard(
+        "Every cell is measured before it is built in: rest voltage, resistance, capacity, and"
+            + " what it loses in days of rest. Import what your tester wrote, type it, or look"
+            + " at a hundred made-up reclaimed cells.",
+        EmptyCard.act("Take the hundred example cells", "example-cells", this::example));
   }
 
   private void show() {
     SortState.Shown shown = state.shown();
     boolean none = shown.sorting().entries().isEmpty();
     empty.setVisible(none && !importing.isOpen());
-    empty.setManaged(none && !importing.isOpen());
     table.show(shown.sorting().entries());
     panel.follow(shown);
     count.setText(
