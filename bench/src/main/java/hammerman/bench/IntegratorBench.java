@@ -11,6 +11,7 @@ import hammerman.simulation.Run;
 import hammerman.simulation.Tolerance;
 import hammerman.simulation.Trace;
 import java.lang.management.ManagementFactory;
+import java.util.List;
 import java.util.Random;
 import org.hipparchus.ode.ODEState;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
@@ -70,31 +71,36 @@ final class IntegratorBench {
     allocation(pack);
   }
 
-  /** Of two packs with as many steps, the greater allocates no more in a step than the smaller. */
+  /** What 3,000 steps more take, without samples and with them. */
   private static void allocation(Pack pack) {
-    long small = allocated(pack.withCounts(5, 4), 3000);
-    long smallLong = allocated(pack.withCounts(5, 4), 6000);
-    long great = allocated(pack.withCounts(20, 20), 3000);
-    long greatLong = allocated(pack.withCounts(20, 20), 6000);
-    System.out.printf(
-        "allocated for 3000 steps more: 20 cells %d B a step, 400 cells %d B a step (the trace kept"
-            + " of each run)%n",
-        (smallLong - small) / 3000, (greatLong - great) / 3000);
+    for (Pack p : List.of(pack.withCounts(5, 4), pack.withCounts(20, 20))) {
+      System.out.printf(
+          "allocated for 3000 steps more of %d cells: %d B, and %d B with the trace kept%n",
+          p.cells(),
+          allocated(p, 6000, false) - allocated(p, 3000, false),
+          allocated(p, 6000, true) - allocated(p, 3000, true));
+    }
   }
 
-  private static long allocated(Pack pack, double seconds) {
+  private static long allocated(Pack pack, double seconds, boolean traced) {
     CellPopulation cells =
         CellPopulation.drawn(pack, new Tolerance(0.01, 0.03, 0, 0), new Random(3));
     Load load = Load.current(0.1 * pack.capacity(), seconds);
+    Discharge run = discharge(cells, load, 1);
+    Discharge of = traced ? run : run.untraced();
     var threads = (com.sun.management.ThreadMXBean) ManagementFactory.getThreadMXBean();
-    engine(cells, load, 1);
+    of.run();
     long before = threads.getCurrentThreadAllocatedBytes();
-    engine(cells, load, 1);
+    of.run();
     return threads.getCurrentThreadAllocatedBytes() - before;
   }
 
   private static Run engine(CellPopulation cells, Load load, double step) {
-    return Discharge.bare(cells.pack(), load, START, AIR).with(cells).withStep(step).run();
+    return discharge(cells, load, step).run();
+  }
+
+  private static Discharge discharge(CellPopulation cells, Load load, double step) {
+    return Discharge.bare(cells.pack(), load, START, AIR).with(cells).withStep(step);
   }
 
   /** Goes through every step of the load, beginning anew where the power changes. */
