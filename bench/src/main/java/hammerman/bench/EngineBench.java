@@ -100,7 +100,9 @@ final class EngineBench {
     Design design = f.design();
     Layout.Solved layout = f.layout().flatMap(Layout::solved).orElseThrow();
     double each = Double.POSITIVE_INFINITY;
-    for (int k = 0; k < REPEATS + WARM; k++) {
+    // As often as it takes until all of it is compiled.
+    int runs = REPEATS + WARM + 4000 / design.pack().cells();
+    for (int k = 0; k < runs; k++) {
       long began = System.nanoTime();
       Run run =
           Discharge.of(
