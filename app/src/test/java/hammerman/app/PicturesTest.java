@@ -16,6 +16,7 @@ import hammerman.project.Shipped;
 import hammerman.simulation.CellTrace;
 import hammerman.simulation.Day;
 import hammerman.simulation.Run;
+import hammerman.simulation.Trace;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.nio.charset.StandardCharsets;
@@ -263,6 +264,52 @@ class PicturesTest extends AtTheDesk {
                 assertThat(w)
                     .startsWith("Mean cell temperature of the warmer pack, °C; cell ")
                     .endsWith(" of the first pack hottest"));
+  }
+
+  /** Each day has its strip: how it ends, lowest and hottest, and all of it at the crosshair. */
+  @Test
+  void theFourDaysAreDrawnBelowEachOther() {
+    desk.example();
+    desk.view(Station.FORECAST, "days");
+    desk.quiet();
+    List<Day> days =
+        EveryCell.of(Desk.fx(() -> desk.session.forecastProperty().get())).orElseThrow().days();
+    Picture sheet = desk.find("#days-sheet", Picture.class);
+    desk.until(
+        () -> words(sheet).stream().anyMatch(w -> w.endsWith(plain(days.getLast().outcome()))));
+    List<String> said = Desk.fx(() -> words(sheet));
+    for (Day day : days) {
+      assertThat(said)
+          .anySatisfy(
+              w ->
+                  assertThat(w)
+                      .startsWith(day.kind().label() + ", ")
+                      .endsWith("V; " + plain(day.outcome())));
+      assertThat(said)
+          .contains(
+              plain("lowest " + Figures.of(day.run().extremes().lowestVoltage(), Unit.VOLT, 1)),
+              plain(
+                  "hottest "
+                      + Figures.of(day.run().extremes().peakTemperature(), Unit.CELSIUS, 0)));
+    }
+    assertThat(said).as("the last day ends too soon").contains("cuts out");
+    Trace last = days.getLast().run().trace();
+    assertThat(Desk.fx(sheet::figures)).hasSize(12);
+    assertThat(Desk.fx(sheet::figures).get(10).values()).hasSize(last.size());
+    List<String> pointed = pointed("#days-sheet", 40);
+    double time = 0.4 * Desk.fx(() -> desk.session.forecastProperty().get()).duty().endTime();
+    int k = last.indexAt(time);
+    assertThat(pointed)
+        .contains(plain(Figures.of(last.at(Trace.Channel.VOLTAGE, k), Unit.VOLT, 1)));
+    pointed("#days-sheet", 55);
+    assertThat(Desk.fx(() -> words(sheet)))
+        .as("the last day is over by then")
+        .filteredOn(w -> w.matches("[0-9.]+ V"))
+        .hasSize(3);
+  }
+
+  private static String plain(String words) {
+    return words.replace('\u00a0', ' ');
   }
 
   @Test

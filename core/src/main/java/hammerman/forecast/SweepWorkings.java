@@ -18,6 +18,7 @@ import hammerman.duty.Vehicle;
 import hammerman.finding.Derivation;
 import hammerman.finding.Derivation.Input;
 import hammerman.guard.Bms;
+import hammerman.simulation.Day;
 import hammerman.simulation.Tolerance;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
@@ -33,6 +34,7 @@ final class SweepWorkings {
 
   static Derivation of(Swept swept, Forecast f) {
     return switch (swept) {
+      case DAYS -> days(f);
       case AIR -> air(f);
       case POWER -> power(f);
       case SPEED -> speed(f);
@@ -41,8 +43,28 @@ final class SweepWorkings {
     };
   }
 
+  private static Derivation days(Forecast f) {
+    List<Input> inputs = new ArrayList<>();
+    for (Day day : f.days()) {
+      inputs.add(computed("T_air", day.kind().label(), celsius(day.air())));
+    }
+    inputs.addAll(cells(f));
+    inputs.add(worn(f));
+    inputs.addAll(ends(f));
+    return new Derivation(
+        "The duty on the four days",
+        f.days().size() + " runs",
+        RUN_FORMULA,
+        inputs,
+        CIRCUIT_SOURCE,
+        CIRCUIT_RANGE
+            + "; one thermal lump at first, every cell in its place once it has one; cells as warm"
+            + " as the air at the start"
+            + second(f),
+        f.life().extrapolated());
+  }
+
   private static Derivation air(Forecast f) {
-    Health worn = Forecast.worn(f.life());
     double from = AirSweep.coldest(f);
     double to = AirSweep.hottest(f);
     List<Input> inputs = new ArrayList<>();
@@ -57,14 +79,7 @@ final class SweepWorkings {
             "1 − z_least",
             "share that the coldest and the hottest let out",
             "%s, %s".formatted(reachable(f, from), reachable(f, to))));
-    inputs.add(
-        computed(
-            "worn",
-            "capacity left, and resistance against new",
-            "%s, %s times"
-                .formatted(
-                    Figures.of(worn.capacity(), Unit.PERCENT, 0),
-                    Figures.fixed(worn.resistance(), 2))));
+    inputs.add(worn(f));
     inputs.add(
         yours(
             "I_full",
@@ -196,6 +211,17 @@ final class SweepWorkings {
   private static List<Input> cells(Forecast f) {
     return List.of(
         startCharge(f), capacity(f), cell("R10", "cell resistance", cell(f).r10(), Unit.MILLIOHM));
+  }
+
+  /** What the end of their life leaves of the cells. */
+  private static Input worn(Forecast f) {
+    Health worn = Forecast.worn(f.life());
+    return computed(
+        "worn",
+        "capacity left, and resistance against new",
+        "%s, %s times"
+            .formatted(
+                Figures.of(worn.capacity(), Unit.PERCENT, 0), Figures.fixed(worn.resistance(), 2)));
   }
 
   /** What ends a run, each as far as it is there. */

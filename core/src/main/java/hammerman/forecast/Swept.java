@@ -2,6 +2,8 @@ package hammerman.forecast;
 
 /** Pictures that come out of many runs, each of which can show how it came about. */
 public enum Swept {
+  /** The duty on the four days. */
+  DAYS,
   /** The load in any air. */
   AIR,
   /** Energy at any power. */

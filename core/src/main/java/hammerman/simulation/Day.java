@@ -17,7 +17,7 @@ import java.util.Optional;
  *
  * @param kind of day
  * @param air its temperature, K
- * @param run how the duty goes then
+ * @param run how the duty goes then, with samples
  * @param left share of the capacity left at its end that can be had in this air, 0 to 1
  * @param recovery whether what ended it too soon comes back; nothing where nothing did
  */
@@ -83,7 +83,7 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
                     kind,
                     kind == Kind.HOTTEST
                         ? hottest
-                        : TwinRun.untraced(
+                        : TwinRun.traced(
                             chain,
                             kind == Kind.LAST ? cells.worn(worn) : cells,
                             load,
@@ -117,7 +117,7 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
   private static TwinRun together(
       Chain chain, Kind kind, Optional<Layout.Solved> layout, Health worn) {
     TwinRun.Cells cells = TwinRun.Cells.of(chain).each(layout);
-    return TwinRun.untraced(
+    return TwinRun.traced(
         chain,
         kind == Kind.LAST ? cells.worn(worn) : cells,
         chain.design().duty().task().load(),
@@ -141,8 +141,7 @@ public record Day(Kind kind, double air, Run run, double left, Optional<Recovery
 
   private static Discharge run(Chain chain, Kind kind, Health worn) {
     Discharge fresh =
-        Discharge.of(chain, chain.design().duty().task().load(), chain.ceiling(), air(chain, kind))
-            .untraced();
+        Discharge.of(chain, chain.design().duty().task().load(), chain.ceiling(), air(chain, kind));
     return kind == Kind.LAST ? fresh.worn(worn) : fresh;
   }
 

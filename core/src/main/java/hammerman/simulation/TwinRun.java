@@ -78,15 +78,20 @@ public record TwinRun(
    * @throws IllegalArgumentException if the design has no second pack
    */
   public static TwinRun of(Chain chain, Load load, double air) {
-    return new Twins(chain, Cells.of(chain), load, air, Discharge.stepFor(load), true).run();
+    return traced(chain, Cells.of(chain), load, air, Discharge.stepFor(load));
   }
 
   /**
-   * Runs a load in air of a temperature (K) without samples.
+   * Runs a load in air of a temperature (K), with samples.
    *
    * @param cells of both packs
    * @param step the longest, s
    */
+  static TwinRun traced(Chain chain, Cells cells, Load load, double air, double step) {
+    return new Twins(chain, cells, load, air, step, true).run();
+  }
+
+  /** Does the same without samples. */
   public static TwinRun untraced(Chain chain, Cells cells, Load load, double air, double step) {
     return new Twins(chain, cells, load, air, step, false).run();
   }

@@ -125,6 +125,12 @@ class WorkingsTest {
                 + Figures.of(air.points().getLast().air(), Unit.CELSIUS, 0));
     assertThat(input(inAir, "V_out")).isEqualTo("41 V");
     assertThat(input(inAir, "V_off")).isEqualTo("2.8 V");
+    Derivation days = Workings.of(Swept.DAYS, forecast);
+    assertThat(days.inputs().stream().filter(i -> i.symbol().equals("T_air")))
+        .extracting(Derivation.Input::value)
+        .containsExactlyElementsOf(
+            forecast.days().stream().map(d -> Figures.of(d.air(), Unit.CELSIUS, 0)).toList());
+    assertThat(input(days, "worn")).isEqualTo(input(inAir, "worn"));
     PowerSweep power = PowerSweep.of(forecast);
     Derivation atPower = Workings.of(Swept.POWER, forecast);
     double highest = Math.max(power.hot().getLast().power(), power.cold().getLast().power());

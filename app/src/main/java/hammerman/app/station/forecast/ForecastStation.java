@@ -53,6 +53,7 @@ public final class ForecastStation implements StationView {
   private final Latest powers = Latest.ofDetails("power-sweep");
   private @Nullable Forecast forecast;
   private final FourDays days = new FourDays();
+  private final DaysSheet fourDays = new DaysSheet();
   private final Label fullEffort = new Label();
   private final SpreadLine spread = new SpreadLine();
   private final Label lifeTitle = Page.heading("Life");
@@ -88,6 +89,7 @@ public final class ForecastStation implements StationView {
     VBox.setVgrow(air, Priority.ALWAYS);
     air.setMinHeight(260);
     power.setMinHeight(260);
+    fourDays.setMinHeight(300);
     cells = new CellsView(this::showDays, bench.go());
     years = new LifeView(bench.session());
     sensitivity = new SensitivityView(bench.session());
@@ -95,6 +97,7 @@ public final class ForecastStation implements StationView {
     speedWorking = bench.working(Swept.SPEED);
     views
         .add("The run, sag and life", "run", run, () -> {})
+        .add("Four days", "days", above(fourDays, bench.working(Swept.DAYS)), () -> {})
         .add("Every cell", "cells", cells, () -> {})
         .add("Life", "life", years, this::sweep)
         .add("In any air", "air", anyAir, this::sweep)
@@ -137,10 +140,10 @@ public final class ForecastStation implements StationView {
         "Life, charged to %s; limited by %s"
             .formatted(Figures.of(f.chain().ceiling(), Unit.PERCENT, 0), f.life().limit().words()));
     fullEffort.setText(Figures.unbroken(fullEffort(f)));
+    forecast = f;
     showDays(f.days());
     cells.show(f);
     spread.show(f);
-    forecast = f;
     sweep();
     page.answer(answer(f));
   }
@@ -170,6 +173,9 @@ public final class ForecastStation implements StationView {
 
     The sag fan is drawn for the coldest air: each band runs from the drop at once to the settled one, \
     the line is after 10 s. A dot below the cut-out is a moment that stops the machine.
+
+    “Four days” draws them below each other over one time, with the lowest voltage and the hottest cell \
+    of each.
 
     “Every cell” runs the four days with each cell in its place of the layout, and measured cells before \
     they have one: which group is lowest, which cell is hottest, how far they drift apart. Its days take the \
@@ -247,6 +253,10 @@ public final class ForecastStation implements StationView {
   private void showDays(List<Day> all) {
     trace.show(all.get(Day.Kind.HOTTEST.ordinal()));
     days.show(all);
+    Forecast f = forecast;
+    if (f != null) {
+      fourDays.show(f.design().duty(), all);
+    }
   }
 
   private static String fullEffort(Forecast f) {

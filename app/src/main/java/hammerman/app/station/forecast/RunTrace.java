@@ -106,7 +106,7 @@ final class RunTrace extends Picture {
     double unit = hours ? 3600 : 60;
     Scale x = new Scale(0, end() / unit, LEFT, width - RIGHT);
     double strip = (height - TOP - BOTTOM - 3 * GAP) / 4;
-    double[][] values = columns(trace, (int) Math.max(2, x.to() - x.from()));
+    double[][] values = Columns.of(trace, (int) Math.max(2, x.to() - x.from()));
     double cutOut = f.design().duty().machine().cutOutVoltage();
     CellTrace c = cells;
     boolean two = f.pair().isPresent();
@@ -230,31 +230,6 @@ final class RunTrace extends Picture {
     };
   }
 
-  /**
-   * Least and most of every channel within each pixel column: time, then a pair for each channel.
-   */
-  private static double[][] columns(Trace trace, int pixels) {
-    int channels = Channel.values().length;
-    int n = Math.min(pixels, trace.size());
-    double[][] out = new double[1 + 2 * channels][n];
-    for (int k = 0; k < n; k++) {
-      int from = (int) ((long) k * trace.size() / n);
-      int to = Math.max(from + 1, (int) ((long) (k + 1) * trace.size() / n));
-      out[0][k] = trace.at(Channel.TIME, from);
-      for (Channel c : Channel.values()) {
-        double least = Double.POSITIVE_INFINITY;
-        double most = Double.NEGATIVE_INFINITY;
-        for (int j = from; j < to; j++) {
-          least = Math.min(least, trace.at(c, j));
-          most = Math.max(most, trace.at(c, j));
-        }
-        out[1 + 2 * c.ordinal()][k] = least;
-        out[2 + 2 * c.ordinal()][k] = most;
-      }
-    }
-    return out;
-  }
-
   /** Uprights through the strips, but not through the names above them. */
   private static void upright(Pen pen, Role role, double at, double strip) {
     for (int row = 0; row < 4; row++) {
@@ -281,8 +256,8 @@ final class RunTrace extends Picture {
     pen.words(Role.HOT, Pen.TEXT, end + 5, TOP - 9, ending(f.onward().outcome()));
   }
 
-  /** The end of a run in a word or two. */
-  private static String ending(Outcome outcome) {
+  /** Returns the end of a run in a word or two. */
+  static String ending(Outcome outcome) {
     return switch (outcome) {
       case Outcome.Complete o -> "goes on";
       case Outcome.BmsCutOff o -> "BMS cuts off";
