@@ -1,13 +1,17 @@
 package hammerman.forecast;
 
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.duty.Duty;
+import hammerman.guard.Guard;
+import hammerman.pack.Pack;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A school of charging, tried on a design: how far it goes and how long it lives.
+ * A school of charging, tried on a design: how far it goes and how long it lives. Two packs are
+ * both charged that way.
  *
  * @param name what builders call it
  * @param ceiling state of charge after a charge, 0 to 1
@@ -18,6 +22,9 @@ import java.util.List;
 public record Ceiling(
     String name, double ceiling, double waitsAt, Design design, Forecast forecast) {
   private static final double WAITS_HALF = 0.5;
+
+  /** A state of charge that is this near to what the charger gives is meant to be that. */
+  private static final double AS_CHARGED = 0.01;
 
   /** Tries the four schools on a design; some milliseconds each. */
   public static List<Ceiling> of(Design design) {
@@ -31,16 +38,35 @@ public record Ceiling(
   }
 
   private static Ceiling of(String name, Design design, double ceiling, double waits) {
-    double volts =
-        ceiling >= 1 - 1e-9
-            ? design.pack().fullVoltage()
-            : rounded(design.pack().series() * design.pack().cell().openCircuit().value(ceiling));
     Duty duty = design.duty();
     Design tried =
         design
-            .withGuard(design.guard().withCharge(design.guard().charge().withVoltage(volts)))
+            .withGuard(charged(design.guard(), design.pack(), ceiling))
             .withDuty(duty.withHabits(duty.habits().withStorageSoc(Math.min(1, waits))));
+    SecondPack second = design.second();
+    if (second != null) {
+      tried =
+          tried.withSecond(
+              second
+                  .withGuard(charged(second.guard(), second.pack(), ceiling))
+                  .withSoc(joined(second.soc(), second.guard(), second.pack(), ceiling))
+                  .withFirstSoc(joined(second.firstSoc(), design.guard(), design.pack(), ceiling)));
+    }
     return new Ceiling(name, ceiling, waits, tried, Forecast.of(tried));
+  }
+
+  private static Guard charged(Guard guard, Pack pack, double ceiling) {
+    double volts =
+        ceiling >= 1 - 1e-9
+            ? pack.fullVoltage()
+            : rounded(pack.series() * pack.cell().openCircuit().value(ceiling));
+    return guard.withCharge(guard.charge().withVoltage(volts));
+  }
+
+  /** A pack that is joined as it comes from its charger goes on being so; one that is not, less. */
+  private static double joined(double soc, Guard guard, Pack pack, double ceiling) {
+    double now = pack.cell().openCircuit().inverse(guard.charge().voltage() / pack.series());
+    return soc > now - AS_CHARGED ? ceiling : Math.min(soc, ceiling);
   }
 
   private static double rounded(double volts) {

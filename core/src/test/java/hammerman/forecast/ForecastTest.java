@@ -6,11 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 import hammerman.Samples;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
+import hammerman.design.SecondPack;
 import hammerman.duty.Task;
 import hammerman.finding.Finding;
 import hammerman.finding.Severity;
 import hammerman.pack.Assembly;
 import hammerman.unit.Unit;
+import java.util.List;
+import java.util.Objects;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -55,6 +58,25 @@ class ForecastTest {
     assertThat(forecast.otherCeilings()).hasSize(2);
     assertThat(forecast.otherCeilings().getFirst().life().years())
         .isGreaterThan(forecast.life().years());
+  }
+
+  /** Of two packs the one that is joined as charged follows the ceiling, and so does the time. */
+  @Test
+  void schoolsOfChargingChargeBothPacks() {
+    SecondPack second =
+        new SecondPack(barrow.pack(), barrow.guard(), SecondPack.Joining.DIODES, 1, 0.6);
+    List<Ceiling> schools = Ceiling.of(barrow.withSecond(second));
+    Ceiling full = schools.getFirst();
+    Ceiling eighty = schools.get(2);
+    SecondPack lower = Objects.requireNonNull(eighty.design().second());
+    assertThat(lower.guard().charge().voltage())
+        .isEqualTo(eighty.design().guard().charge().voltage())
+        .isLessThan(second.guard().charge().voltage() - 1);
+    assertThat(lower.soc()).isCloseTo(0.8, within(1e-9));
+    assertThat(lower.firstSoc()).as("it was not full before").isEqualTo(0.6);
+    assertThat(full.design().second()).isEqualTo(second);
+    assertThat(eighty.forecast().reach().typical().endTime())
+        .isLessThan(0.92 * full.forecast().reach().typical().endTime());
   }
 
   @Test
