@@ -38,8 +38,11 @@ public record Ensemble(List<Member> members) {
   /** How many members are enough for a band. */
   private static final int ENOUGH = 200;
 
-  /** So many cells and steps are drawn at most, some 3 s on two processors. */
+  /** So many cells and steps are drawn at most, some 2 to 3 s on two processors. */
   private static final double MOST_STEPS = 1e8;
+
+  /** A first picture may take so many. */
+  private static final double MOST_FIRST = 5e8;
 
   /** How many a first picture is made of. */
   public static final int FIRST = 20;
@@ -86,16 +89,30 @@ public record Ensemble(List<Member> members) {
   }
 
   /**
-   * Returns how many members of the design that a forecast is of may be drawn, 0 to 200; none where
-   * fewer than {@value #FIRST} would take too long, as of a pack that goes on for weeks.
+   * Returns how many members of the design that a forecast is of may be drawn, 0 to 200, in steps
+   * of {@value #FIRST}; none where so many would take ten seconds, as of a pack that goes on for
+   * weeks.
    */
   public static int enough(Forecast f) {
-    SecondPack second = f.design().second();
-    int first = f.design().pack().cells();
-    int cells = second == null ? first : (1 + TRIALS) * (first + second.pack().cells());
-    double each = f.onward().endTime() / STEP * cells;
-    int many = (int) Math.min(ENOUGH, MOST_STEPS / Math.max(1, each));
-    return many / FIRST * FIRST;
+    double each = Math.max(1, steps(f));
+    int many = (int) Math.min(ENOUGH, MOST_STEPS / each) / FIRST * FIRST;
+    return many == 0 && FIRST * each <= MOST_FIRST ? FIRST : many;
+  }
+
+  /** How many cells and steps one member takes, about. */
+  private static double steps(Forecast f) {
+    Random random = new Random(0);
+    double step = STEP;
+    int cells = 0;
+    for (Pack pack : f.design().packs()) {
+      step = CellPopulation.drawn(pack, Tolerance.of(pack), random).step(step);
+      cells += pack.cells();
+    }
+    double shortest = step;
+    Load load = f.design().duty().task().load();
+    double round = load.steps().stream().mapToDouble(s -> Math.ceil(s.duration() / shortest)).sum();
+    double steps = f.onward().endTime() / load.roundDuration() * round;
+    return steps * cells * (f.pair().isPresent() ? 1 + TRIALS : 1);
   }
 
   /** Returns the ensemble with some more members of the design that a forecast is of. */

@@ -226,9 +226,12 @@ public final class CellPopulation {
     return pack;
   }
 
-  /** Whether cells side by side are stepped each by itself, so that current flows between them. */
-  boolean isApart() {
-    return detail == Detail.CELLS;
+  /**
+   * Returns the longest step that they may take, s, where one was wanted: cells that are stepped
+   * side by side want short ones.
+   */
+  public double step(double wanted) {
+    return detail == Detail.CELLS ? Math.min(wanted, SharedStep.longest(this)) : wanted;
   }
 
   /** Returns how many groups are stepped; one stands for all of them if all are alike. */

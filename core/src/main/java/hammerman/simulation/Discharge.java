@@ -177,7 +177,8 @@ public final class Discharge {
   public Rested runAndRest() {
     Integration integration = integration();
     Run run = integration.run();
-    return new Rested(run, new Rest(integration, terms.load(), step()).after(run));
+    return new Rested(
+        run, new Rest(integration, terms.load(), terms.cells().step(terms.step())).after(run));
   }
 
   private Integration integration() {
@@ -194,15 +195,9 @@ public final class Discharge {
         state,
         terms.limits(),
         terms.load(),
-        step(),
+        terms.cells().step(terms.step()),
         terms.kept() != Kept.END,
         terms.kept() == Kept.CELLS ? new CellRecorder(state) : null);
-  }
-
-  private double step() {
-    return terms.cells().isApart()
-        ? Math.min(terms.step(), SharedStep.longest(terms.cells()))
-        : terms.step();
   }
 
   /** The longest step of a load, s. */

@@ -135,8 +135,7 @@ public record TwinRun(
 
     /** The longest step that they may take together, s, where one was wanted. */
     double shared(double wanted) {
-      double a = first.isApart() ? Math.min(wanted, SharedStep.longest(first)) : wanted;
-      return second.isApart() ? Math.min(a, SharedStep.longest(second)) : a;
+      return second.step(first.step(wanted));
     }
   }
 }

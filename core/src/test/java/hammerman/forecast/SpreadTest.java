@@ -76,12 +76,24 @@ class SpreadTest {
     return s.causes().stream().filter(c -> c.what() == what).findFirst().orElseThrow().share();
   }
 
-  /** A pack that goes on for a month is not run two hundred times. */
+  /** A pack that goes on for a month is not run two hundred times, and a great one not at all. */
   @Test
   void packsAreDrawnOnlyWhereThatDoesNotTakeTooLong() {
     assertThat(Ensemble.enough(Forecast.of(BARROW))).isEqualTo(200);
     Design month = BARROW.withDuty(BARROW.duty().withTask(new Task.ByTime(1.2, 20 * 86_400.0)));
-    assertThat(Ensemble.enough(Forecast.of(month))).isZero();
+    assertThat(Ensemble.enough(Forecast.of(month))).isEqualTo(Ensemble.FIRST);
+    assertThat(Ensemble.enough(Forecast.of(month.withCounts(13, 24)))).isZero();
+  }
+
+  /** Cells far apart want short steps, so fewer packs of them can be drawn in the same time. */
+  @Test
+  void fewerAreDrawnWhereTheirCellsWantShortSteps() {
+    Task.ByTime slow = new Task.ByTime(40, 6 * 3600.0);
+    Design batch = of(Lot.ONE_BATCH).withDuty(BARROW.duty().withTask(slow));
+    Design unknown = of(Lot.UNKNOWN).withDuty(BARROW.duty().withTask(slow));
+    int many = Ensemble.enough(Forecast.of(batch));
+    assertThat(Ensemble.enough(Forecast.of(unknown)))
+        .isBetween(Ensemble.FIRST, many - Ensemble.FIRST);
   }
 
   /** Colder never goes farther, and worn cells never as far as new ones. */
