@@ -93,6 +93,7 @@ public record ExampleSeason(List<Logged> runs) {
               .with(
                   CellPopulation.of(chain.design().pack())
                       .scaled(1 + part * (truth.capacity() - 1), changed ? truth.resistance() : 1))
+              .withStep(EVERY)
               .run();
       RunSheet sheet =
           RunSheet.NOTHING
@@ -119,6 +120,18 @@ public record ExampleSeason(List<Logged> runs) {
       steps.addAll(duty.steps());
     }
     return new Load(steps, 1);
+  }
+
+  /** The way up to a time, m, straight between the samples on either side of it. */
+  private static double way(Trace t, double time) {
+    int k = t.indexAt(time);
+    double at = t.at(Trace.Channel.DISTANCE, k);
+    double since = time - t.at(Trace.Channel.TIME, k);
+    if (k + 1 == t.size() || since <= 0) {
+      return at;
+    }
+    double lasts = t.at(Trace.Channel.TIME, k + 1) - t.at(Trace.Channel.TIME, k);
+    return at + since / lasts * (t.at(Trace.Channel.DISTANCE, k + 1) - at);
   }
 
   private static Telemetry log(Run run, Random random) {
@@ -154,9 +167,7 @@ public record ExampleSeason(List<Logged> runs) {
           Quantity.TEMPERATURE,
           k,
           t.at(Trace.Channel.TEMPERATURE, at) + 0.2 * random.nextGaussian());
-      double way =
-          t.at(Trace.Channel.DISTANCE, t.indexAt((k + 1) * EVERY))
-              - t.at(Trace.Channel.DISTANCE, at);
+      double way = way(t, (k + 1) * EVERY) - way(t, k * EVERY);
       put(channels, Quantity.SPEED, k, Math.max(0, way / EVERY));
       moves |= way > 0;
     }

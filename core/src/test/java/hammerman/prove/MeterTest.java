@@ -10,8 +10,11 @@ import hammerman.project.Shipped;
 import hammerman.prove.ExampleSeason.Logged;
 import hammerman.simulation.Discharge;
 import hammerman.simulation.Run;
+import hammerman.telemetry.Quantity;
+import hammerman.telemetry.Telemetry;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
@@ -144,6 +147,27 @@ class MeterTest {
             .toList();
     Comparison told = Comparison.of(chain, all.getFirst(), all.getLast(), all);
     assertThat(told.remaining().cause()).as(told.remaining().conclusion()).isPresent();
+  }
+
+  /** The speed that is logged is that of the duty's stretches, whatever steps the engine took. */
+  @Test
+  void aSeasonMovesAtTheDutysOwnSpeeds() {
+    double[] speeds =
+        Shipped.terraceBarrow().design().duty().task().load().steps().stream()
+            .mapToDouble(Load.Step::speed)
+            .distinct()
+            .toArray();
+    Telemetry log = Shipped.season(Shipped.Example.TERRACE_BARROW).runs().getFirst().log();
+    int other = 0;
+    for (int k = 0; k < log.size(); k++) {
+      double speed = log.at(Quantity.SPEED, k);
+      if (Arrays.stream(speeds).noneMatch(s -> Math.abs(s - speed) < 1e-6)) {
+        other++;
+      }
+    }
+    assertThat(other / (double) log.size())
+        .as("but where one stretch follows on another")
+        .isLessThan(0.02);
   }
 
   @Test
