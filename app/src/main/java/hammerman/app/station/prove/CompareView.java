@@ -78,6 +78,9 @@ final class CompareView extends StackPane {
     first.valueProperty().addListener((o, was, is) -> chosen());
     others.setMinHeight(120);
     others.setPrefSize(430, 160);
+    Label gave = Page.heading("What they gave");
+    gave.visibleProperty().bind(differ.visibleProperty());
+    gave.managedProperty().bind(differ.visibleProperty());
     VBox what =
         new VBox(
             8,
@@ -86,7 +89,7 @@ final class CompareView extends StackPane {
             Page.heading("Conditions that differ"),
             conditions,
             worked,
-            Page.heading("What they gave"),
+            gave,
             differ);
     what.setMinWidth(300);
     VBox which = new VBox(8, new FlowPane(8, 4, with, first), others);
