@@ -6,7 +6,7 @@ import javafx.scene.layout.Priority;
 
 /** What to do first where there is nothing to show yet, with what does it. */
 public final class EmptyCard extends HBox {
-  private static final double WORDS_WIDTH = 300;
+  private static final double WORDS_WIDTH = 200;
 
   private final Words words = new Words("answer");
 
