@@ -12,6 +12,7 @@ import hammerman.app.session.Workshop;
 import hammerman.app.shell.Frame;
 import hammerman.app.station.StationView;
 import hammerman.app.theme.Theme;
+import hammerman.design.SecondPack;
 import hammerman.finding.Finding;
 import hammerman.finding.Station;
 import hammerman.store.OwnStore;
@@ -332,6 +333,19 @@ final class Desk {
           return null;
         });
     robot.press(KeyCode.ENTER).release(KeyCode.ENTER);
+    settle();
+  }
+
+  /** Joins a second pack that is like the first; both are full. */
+  void joinSecond(SecondPack.Joining joining) {
+    fx(
+        () -> {
+          session.editDesign(
+              "second",
+              Station.GUARD,
+              d -> d.withSecond(new SecondPack(d.pack(), d.guard(), joining, 1, 1)));
+          return null;
+        });
     settle();
   }
 

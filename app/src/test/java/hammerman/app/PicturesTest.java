@@ -244,17 +244,7 @@ class PicturesTest extends AtTheDesk {
   @Test
   void theRunTraceOfTwoPacksSaysWhoseItsFiguresAre() {
     desk.example();
-    Desk.fx(
-        () -> {
-          desk.session.editDesign(
-              "second",
-              Station.GUARD,
-              d ->
-                  d.withSecond(
-                      new SecondPack(d.pack(), d.guard(), SecondPack.Joining.PARALLEL, 1, 1)));
-          return null;
-        });
-    desk.settle();
+    desk.joinSecond(SecondPack.Joining.PARALLEL);
     desk.go(Station.FORECAST);
     Picture trace = desk.find("#run-trace", Picture.class);
     desk.until(() -> words(trace).stream().anyMatch(w -> w.endsWith(" of the first pack lowest")));

@@ -327,17 +327,7 @@ class ProvingTest extends AtTheDesk {
   @Test
   void twoPacksAreHandedOverBeforeAnyRunIsWrittenDown() {
     desk.example();
-    Desk.fx(
-        () -> {
-          desk.session.editDesign(
-              "second",
-              Station.GUARD,
-              d ->
-                  d.withSecond(
-                      new SecondPack(d.pack(), d.guard(), SecondPack.Joining.SWITCH_OVER, 1, 1)));
-          return null;
-        });
-    desk.settle();
+    desk.joinSecond(SecondPack.Joining.SWITCH_OVER);
     desk.view(Station.PROVE, "rota");
     desk.until(() -> desk.text("#hand-over").contains("hand over when the first reads"));
     assertThat(desk.text("#rota-answer")).contains("batteries and 1 charger");

@@ -57,6 +57,7 @@ final class SpeedView extends VBox {
         .addAll(
             named("Head wind", "head-wind", wind, v -> Figures.fixed(v, 0) + " km/h"),
             named("Load", "load-carried", load, v -> Figures.fixed(v, 0) + " kg"));
+    empty.setVisible(false);
     sheet.setMinHeight(260);
     sheet.managedProperty().bind(sheet.visibleProperty());
     VBox.setVgrow(sheet, Priority.ALWAYS);
