@@ -301,12 +301,10 @@ final class Desk {
     settle();
   }
 
+  /** Finds something on screen; a row of a table comes with the layout after its page. */
   <T extends Node> T find(String selector, Class<T> type) {
-    Node node = fx(() -> stage.getScene().lookup(selector));
-    if (node == null) {
-      throw new AssertionError("nothing on screen is " + selector);
-    }
-    return type.cast(node);
+    await(() -> stage.getScene().lookup(selector) != null, "nothing on screen is " + selector);
+    return type.cast(fx(() -> stage.getScene().lookup(selector)));
   }
 
   boolean isShown(String selector) {
