@@ -98,7 +98,11 @@ final class WearSheet extends Picture {
     }
     if (fits.isPresent() && fits.getAsDouble() > 0) {
       double at = x.at(Math.min(end(), fits.getAsDouble()));
-      pen.dashed(Role.AMBER, 1.4, at, TOP - 6, at, height - BOTTOM);
+      // Through the plots, not through the name between them.
+      pen.dashed(Role.AMBER, 1.4, at, losses.y().to(), at, losses.y().from());
+      if (told) {
+        pen.dashed(Role.AMBER, 1.4, at, losses.y().from() + GAP, at, height - BOTTOM);
+      }
       pen.tag(Role.AMBER, Pen.TEXT, Math.min(at + 5, x.to() - 96), TOP + 8, "duty stops fitting");
     }
     crosshair(pen, l, x, height);
