@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import hammerman.cell.CellType;
 import hammerman.cell.Health;
 import hammerman.circuit.Circuit;
+import hammerman.design.SecondPack;
 import hammerman.design.SecondPack.Joining;
 import hammerman.finding.Station;
 import hammerman.guard.Bms;
@@ -128,6 +129,21 @@ class GuardingTest extends AtTheDesk {
     desk.press("#ceiling-3");
     assertThat(guard().charge().voltage()).isEqualTo(52.52);
     assertThat(desk.session.project().duty().habits().storageSoc()).isEqualTo(0.8);
+  }
+
+  /** Two packs are both charged the way that is taken, and go as far as its row says. */
+  @Test
+  void aCeilingIsTakenOverByBothPacks() {
+    desk.example();
+    desk.joinSecond(SecondPack.Joining.PARALLEL);
+    desk.view(Station.GUARD, "charging");
+    desk.until(() -> desk.isShown("#ceiling-3"));
+    desk.quiet();
+    desk.press("#ceiling-3");
+    SecondPack second = Objects.requireNonNull(desk.session.project().design().second());
+    assertThat(second.guard().charge().voltage()).isEqualTo(52.52);
+    assertThat(second.soc()).isEqualTo(0.8);
+    assertThat(second.firstSoc()).isEqualTo(0.8);
   }
 
   @Test

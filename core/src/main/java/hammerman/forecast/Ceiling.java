@@ -38,21 +38,29 @@ public record Ceiling(
   }
 
   private static Ceiling of(String name, Design design, double ceiling, double waits) {
+    Design tried = charged(design, ceiling, waits);
+    return new Ceiling(name, ceiling, waits, tried, Forecast.of(tried));
+  }
+
+  /** Returns a design charged this way, all else as it is. */
+  public Design on(Design other) {
+    return charged(other, ceiling, waitsAt);
+  }
+
+  private static Design charged(Design design, double ceiling, double waits) {
     Duty duty = design.duty();
-    Design tried =
+    Design all =
         design
             .withGuard(charged(design.guard(), design.pack(), ceiling))
             .withDuty(duty.withHabits(duty.habits().withStorageSoc(Math.min(1, waits))));
     SecondPack second = design.second();
-    if (second != null) {
-      tried =
-          tried.withSecond(
-              second
-                  .withGuard(charged(second.guard(), second.pack(), ceiling))
-                  .withSoc(joined(second.soc(), second.guard(), second.pack(), ceiling))
-                  .withFirstSoc(joined(second.firstSoc(), design.guard(), design.pack(), ceiling)));
-    }
-    return new Ceiling(name, ceiling, waits, tried, Forecast.of(tried));
+    return second == null
+        ? all
+        : all.withSecond(
+            second
+                .withGuard(charged(second.guard(), second.pack(), ceiling))
+                .withSoc(joined(second.soc(), second.guard(), second.pack(), ceiling))
+                .withFirstSoc(joined(second.firstSoc(), design.guard(), design.pack(), ceiling)));
   }
 
   private static Guard charged(Guard guard, Pack pack, double ceiling) {

@@ -172,26 +172,7 @@ final class ChargingView extends VBox {
       take.setOnAction(
           e ->
               session.edit(
-                  "Charge: " + c.name(),
-                  Station.GUARD,
-                  p ->
-                      p.withDesign(
-                          p.design()
-                              .withGuard(
-                                  p.variant()
-                                      .guard()
-                                      .withCharge(
-                                          p.variant()
-                                              .guard()
-                                              .charge()
-                                              .withVoltage(c.design().guard().charge().voltage())))
-                              .withDuty(
-                                  p.duty()
-                                      .withHabits(
-                                          p.duty()
-                                              .habits()
-                                              .withStorageSoc(
-                                                  c.design().duty().habits().storageSoc()))))));
+                  "Charge: " + c.name(), Station.GUARD, p -> p.withDesign(c.on(p.design()))));
       schools.add(take, 5, row);
       row++;
     }
