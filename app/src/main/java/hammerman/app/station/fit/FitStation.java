@@ -260,6 +260,7 @@ public final class FitStation implements StationView {
     boolean has = f.design().fit() != null;
     begin.setVisible(!has);
     body.setVisible(has);
+    body.setManaged(has);
     if (!has) {
       page.answer("Not begun: the box is not known yet.");
       return;
