@@ -1,6 +1,7 @@
 package hammerman.device;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
@@ -13,6 +14,7 @@ public final class Fields {
   public static final int LONGEST = 4096;
 
   private static final int MOST = 300;
+  private static final int LONGEST_TEXT = 300;
 
   private final JsonNode node;
 
@@ -37,7 +39,7 @@ public final class Fields {
   /** Reads a line. */
   public static Fields of(String line) throws Unreadable {
     if (line.length() > LONGEST) {
-      throw new Unreadable("a line of " + line.length() + " characters");
+      throw new Unreadable("a line of more than " + LONGEST + " characters");
     }
     try {
       JsonNode o = JsonMapper.shared().readTree(line);
@@ -73,6 +75,32 @@ public final class Fields {
     return (long) v;
   }
 
+  /** Returns a whole number between two others. */
+  public int count(String name, int low, int high) throws Unreadable {
+    long v = whole(name);
+    if (v < low || v > high) {
+      throw new Unreadable("“%s” is %d, not between %d and %d".formatted(name, v, low, high));
+    }
+    return (int) v;
+  }
+
+  /** Returns a finite number; whatever else there is becomes not a number. */
+  public double reading(String name) {
+    return finite(node.path(name));
+  }
+
+  /** Returns numbers; whatever is no finite number becomes not a number, no list an empty one. */
+  public double[] readings(String name) {
+    JsonNode n = node.path(name);
+    double[] all = new double[n.isArray() ? Math.min(n.size(), MOST) : 0];
+    Arrays.setAll(all, k -> finite(n.path(k)));
+    return all;
+  }
+
+  private static double finite(JsonNode n) {
+    return n.isNumber() && Double.isFinite(n.asDouble()) ? n.asDouble() : Double.NaN;
+  }
+
   /** Returns numbers; null stands for one that is not known, and becomes not a number. */
   public double[] numbers(String name) throws Unreadable {
     @Nullable JsonNode n = node.get(name);
@@ -89,13 +117,14 @@ public final class Fields {
     return all.stream().mapToDouble(Double::doubleValue).toArray();
   }
 
-  /** Returns a text. */
+  /** Returns a text, cut at {@value #LONGEST_TEXT} characters. */
   public String text(String name) throws Unreadable {
     @Nullable JsonNode n = node.get(name);
     if (n == null || !n.isString()) {
       throw new Unreadable("“" + name + "” is not a text");
     }
-    return n.asString();
+    String words = n.asString();
+    return words.length() <= LONGEST_TEXT ? words : words.substring(0, LONGEST_TEXT);
   }
 
   /** Whether a field is true; false if it is not there. */

@@ -1,16 +1,10 @@
 package hammerman.device;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.OutputStreamWriter;
-import java.io.PrintWriter;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.SocketException;
-import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
@@ -19,7 +13,9 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Puts a stand-in behind a socket of this machine alone. One program talks to it at a time; a new
- * connection takes the place of the one before. Its time goes on while nobody listens.
+ * connection takes the place of the one before. Its time goes on while nobody listens. Lines are
+ * cut at {@value Fields#LONGEST} characters, and a program that does not read loses its connection,
+ * so that neither side can take the memory of the other.
  */
 public final class StandInServer implements AutoCloseable {
   private static final long TICK_MS = 100;
@@ -35,8 +31,7 @@ public final class StandInServer implements AutoCloseable {
             return t;
           });
   private final ScheduledFuture<?> ticking;
-  private @Nullable Socket talking;
-  private @Nullable PrintWriter out;
+  private @Nullable StandInTalk talking;
 
   /**
    * Opens the socket and lets time go on.
@@ -61,11 +56,7 @@ public final class StandInServer implements AutoCloseable {
   public void serve() throws IOException {
     while (!server.isClosed()) {
       try {
-        Socket socket = server.accept();
-        greet(socket);
-        Thread reader = new Thread(() -> read(socket), "stand-in lines");
-        reader.setDaemon(true);
-        reader.start();
+        greet(server.accept());
       } catch (SocketException e) {
         if (!server.isClosed()) {
           throw e;
@@ -78,35 +69,18 @@ public final class StandInServer implements AutoCloseable {
     if (talking != null) {
       talking.close();
     }
-    talking = socket;
-    out =
-        new PrintWriter(
-            new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8), true);
-    say(device.greeting());
+    talking = new StandInTalk(socket, this::hear);
+    talking.say(device.greeting());
   }
 
-  private void read(Socket socket) {
-    try (BufferedReader in =
-        new BufferedReader(
-            new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8))) {
-      for (String line = in.readLine(); line != null; line = in.readLine()) {
-        synchronized (this) {
-          device.hear(line);
-        }
-      }
-    } catch (IOException e) {
-      // The other side is gone; its time goes on, and what must be known is said to who comes next.
-      return;
-    }
+  private synchronized void hear(String line) {
+    device.hear(line);
   }
 
   private synchronized void tick() {
-    say(device.advance(speed * TICK_MS / 1000));
-  }
-
-  private void say(List<String> lines) {
-    if (out != null) {
-      lines.forEach(out::println);
+    var lines = device.advance(speed * TICK_MS / 1000);
+    if (talking != null) {
+      talking.say(lines);
     }
   }
 

@@ -36,14 +36,17 @@ public final class SheetOfLog {
     for (Map.Entry<RunResult, Double> e : results.entrySet()) {
       now = now.withResult(e.getKey(), e.getValue());
     }
-    if (now.figure(RunCondition.START_VOLTAGE).isEmpty() && f.beginsAtRest()) {
+    if (now.figure(RunCondition.START_VOLTAGE).isEmpty()
+        && f.beginsAtRest()
+        && RunResult.LOWEST_VOLTAGE.allows(f.firstVoltage())) {
       now = now.withFigure(RunCondition.START_VOLTAGE, f.firstVoltage());
     }
     return now;
   }
 
   private static void put(Map<RunResult, Double> results, RunResult r, double value) {
-    if (Double.isFinite(value) && value >= 0) {
+    // A log may hold a reading that cannot be; the run is kept without what it would give.
+    if (r.allows(value)) {
       results.put(r, value);
     }
   }

@@ -48,6 +48,11 @@ public enum RunResult {
     return unit;
   }
 
+  /** Whether a result can have a value. */
+  public boolean allows(double value) {
+    return value >= lowest && value <= highest;
+  }
+
   void check(double value) {
     Valid.range(label, value, lowest, highest, unit);
   }

@@ -11,6 +11,7 @@ import hammerman.telemetry.Telemetry;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -23,6 +24,9 @@ import org.jspecify.annotations.Nullable;
 public final class RunBook {
   /** A run whose log is still coming in; it is not shown, and goes if it never ends. */
   private static final long UNFINISHED = -1;
+
+  /** A run that comes in from a device: there is no other copy, so it is kept however it ends. */
+  private static final long LIVE = -2;
 
   /** Longer logs are drawn, but not read as a whole. */
   private static final long MOST_SAMPLES = 5_000_000;
@@ -42,6 +46,21 @@ public final class RunBook {
    * @return its number
    */
   public long begin(Run run, @Nullable Long state, Instant at) throws NotKept {
+    return begin(run, state, at, UNFINISHED);
+  }
+
+  /**
+   * Begins a run whose samples come in from a device; what came of it is kept even if it is cut
+   * short.
+   *
+   * @see #begin(Run, Long, Instant)
+   * @see #endCutShort()
+   */
+  public long beginLive(Run run, @Nullable Long state, Instant at) throws NotKept {
+    return begin(run, state, at, LIVE);
+  }
+
+  private long begin(Run run, @Nullable Long state, Instant at, long samples) throws NotKept {
     return store.change(
         () -> {
           long id =
@@ -55,7 +74,7 @@ public final class RunBook {
                   run.notes(),
                   run.source(),
                   run.sourceHash(),
-                  UNFINISHED);
+                  samples);
           for (int c = 0; c < run.channels().size(); c++) {
             Channel channel = run.channels().get(c);
             database.update(
@@ -69,21 +88,24 @@ public final class RunBook {
         });
   }
 
-  /** Keeps blocks of a run that was begun. */
+  /** Keeps blocks of a run that was begun; a block that is there already is written anew. */
   public void append(long run, List<SampleBlock> blocks) throws NotKept {
     store.change(
         () -> {
-          long[] channels = channelIds(run);
-          for (SampleBlock b : blocks) {
-            database.update(
-                "INSERT INTO block (channel, level, number, figures) VALUES (?, ?, ?, ?)",
-                channels[b.channel()],
-                b.level(),
-                b.number(),
-                b.figures());
-          }
+          insert(channelIds(run), blocks);
           return true;
         });
+  }
+
+  private void insert(long[] channels, List<SampleBlock> blocks) throws SQLException {
+    for (SampleBlock b : blocks) {
+      database.update(
+          "INSERT OR REPLACE INTO block (channel, level, number, figures) VALUES (?, ?, ?, ?)",
+          channels[b.channel()],
+          b.level(),
+          b.number(),
+          b.figures());
+    }
   }
 
   /**
@@ -93,6 +115,88 @@ public final class RunBook {
    */
   public void finish(long run, long samples) throws NotKept {
     store.write("UPDATE run SET samples = ? WHERE id = ?", samples, run);
+  }
+
+  /**
+   * Ends the runs that came in from a device and were cut short, as when the program was killed:
+   * each keeps the samples that came. One of which nothing came is removed.
+   *
+   * @return those that were kept
+   */
+  public List<Fact<Run>> endCutShort() throws NotKept {
+    List<Long> ended =
+        store.change(
+            () -> {
+              List<Long> kept = new ArrayList<>();
+              for (long id :
+                  database.rows(r -> r.getLong(1), "SELECT id FROM run WHERE samples = " + LIVE)) {
+                long samples = pyramid(id);
+                database.update(
+                    "UPDATE run SET samples = ? WHERE id = ?",
+                    samples > 0 ? samples : UNFINISHED,
+                    id);
+                if (samples > 0) {
+                  kept.add(id);
+                }
+              }
+              return kept;
+            });
+    removeUnfinished();
+    return runs(0, Integer.MAX_VALUE).stream().filter(r -> ended.contains(r.id())).toList();
+  }
+
+  /** Makes the pyramid of a run anew from its samples, and returns how many those are. */
+  private long pyramid(long run) throws SQLException {
+    long[] channels = channelIds(run);
+    for (long c : channels) {
+      database.update("DELETE FROM block WHERE channel = ? AND level > 0", c);
+    }
+    List<SampleBlock> made = new ArrayList<>();
+    SampleWriter writer =
+        new SampleWriter(
+            channels.length,
+            blocks -> blocks.stream().filter(b -> b.level() > 0).forEach(made::add));
+    double[] row = new double[channels.length];
+    for (long number = 0; ; number++) {
+      double[][] of = new double[channels.length][];
+      int n = Integer.MAX_VALUE;
+      for (int c = 0; c < channels.length; c++) {
+        of[c] =
+            entries(
+                channels[c],
+                0,
+                SampleBlock.SAMPLES,
+                1,
+                number * SampleBlock.SAMPLES,
+                SampleBlock.SAMPLES);
+        n = Math.min(n, of[c].length);
+      }
+      for (int k = 0; k < n && channels.length > 0; k++) {
+        for (int c = 0; c < channels.length; c++) {
+          row[c] = of[c][k];
+        }
+        into(() -> writer.add(row));
+      }
+      if (n < SampleBlock.SAMPLES || channels.length == 0) {
+        into(writer::finish);
+        insert(channels, made);
+        return writer.samples();
+      }
+    }
+  }
+
+  /** What is put into a list and not into a file. */
+  @FunctionalInterface
+  private interface Listed {
+    void run() throws NotKept;
+  }
+
+  private static void into(Listed work) {
+    try {
+      work.run();
+    } catch (NotKept e) {
+      throw new IllegalStateException("a list takes everything", e);
+    }
   }
 
   /** Removes runs whose log never came to its end. */
@@ -133,23 +237,27 @@ public final class RunBook {
    * @return empty if it has no log, or none that can be read as one
    */
   public Optional<Telemetry> telemetry(Fact<Run> run) throws NotKept {
-    long n = samples(run.id());
+    return telemetry(run.id(), run.value(), samples(run.id()));
+  }
+
+  /** The same of a run that has so many samples; it need not be ended yet. */
+  public Optional<Telemetry> telemetry(long id, Run run, long n) throws NotKept {
     Map<Quantity, double[]> channels = new EnumMap<>(Quantity.class);
     if (n < 2 || n > MOST_SAMPLES) {
       return Optional.empty();
     }
-    channels.put(Quantity.TIME, raw(run.id(), 0, 0, (int) n));
-    for (RunSheet.Holds h : run.value().sheet().log()) {
-      if (h.channel() >= run.value().channels().size()) {
+    channels.put(Quantity.TIME, raw(id, 0, 0, (int) n));
+    for (RunSheet.Holds h : run.sheet().log()) {
+      if (h.channel() >= run.channels().size()) {
         return Optional.empty();
       }
-      double[] v = raw(run.id(), h.channel(), 0, (int) n);
+      double[] v = raw(id, h.channel(), 0, (int) n);
       for (int k = 0; k < v.length; k++) {
         v[k] = (h.negative() ? -1 : 1) * h.unit().toCore(v[k]);
       }
       channels.put(Quantity.valueOf(h.quantity()), v);
     }
-    return Telemetry.of(run.value().name(), channels);
+    return Telemetry.of(run.name(), channels);
   }
 
   /** Strikes a run out; its log stays. */

@@ -84,6 +84,21 @@ public final class SampleWriter {
     return samples;
   }
 
+  /**
+   * Gives out the blocks that are filling as far as they are, so that they are kept if the program
+   * ends; once they are full they are given out again.
+   */
+  public void checkpoint() throws NotKept {
+    if (filled == 0) {
+      return;
+    }
+    List<SampleBlock> out = new ArrayList<>();
+    for (int c = 0; c < waiting.length; c++) {
+      out.add(new SampleBlock(c, 0, blocks, waiting[c], filled));
+    }
+    sink.take(out);
+  }
+
   /** Gives out what is left. */
   public void finish() throws NotKept {
     flush(true);

@@ -1,6 +1,7 @@
 package hammerman.tester;
 
 import hammerman.device.Fields;
+import hammerman.record.BayTest;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -149,11 +150,11 @@ public sealed interface TesterLine {
 
   private static TesterLine line(Fields o) throws Fields.Unreadable {
     return switch (o.kind()) {
-      case "hello" -> new Hello(o.text("name"), (int) o.whole("bays"));
+      case "hello" -> new Hello(o.text("name"), o.count("bays", 1, BayTest.MOST_BAYS));
       case "begin" ->
           new Begin(
               o.whole("test"),
-              (int) o.whole("bay"),
+              o.count("bay", 1, BayTest.MOST_BAYS),
               o.text("label"),
               o.number("charge_A"),
               o.number("discharge_A"),
@@ -165,7 +166,7 @@ public sealed interface TesterLine {
       case "reading" ->
           new Reading(
               o.whole("test"),
-              (int) o.whole("bay"),
+              o.count("bay", 1, BayTest.MOST_BAYS),
               o.whole("number"),
               o.text("phase"),
               o.number("time_s"),
@@ -175,12 +176,13 @@ public sealed interface TesterLine {
       case "done" ->
           new Done(
               o.whole("test"),
-              (int) o.whole("bay"),
+              o.count("bay", 1, BayTest.MOST_BAYS),
               o.number("capacity_Ah"),
               o.number("resistance_mOhm") / 1000,
               o.number("rested_V"));
       case "failed" ->
-          new Failed(o.whole("test"), (int) o.whole("bay"), o.is("again"), o.text("why"));
+          new Failed(
+              o.whole("test"), o.count("bay", 1, BayTest.MOST_BAYS), o.is("again"), o.text("why"));
       default -> new Nonsense("“kind” is not known");
     };
   }

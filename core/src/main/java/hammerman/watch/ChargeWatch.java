@@ -1,116 +1,120 @@
 package hammerman.watch;
 
 import hammerman.chain.Chain;
-import hammerman.guard.ChargePlan;
+import hammerman.design.Design;
 import hammerman.numeric.Middle;
 import hammerman.simulation.Charge;
 import hammerman.simulation.Trace;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
-import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Watches a first charge: each frame of readings against the limits of cell, BMS and charger, and
+ * Watches a first charge: every frame of readings against the limits of cell, BMS and charger, and
  * against the forecast of this very charge. It says stop once and keeps to it. What it can tell
  * comes from the readings alone; it does not end the charge itself, so the builder or a switched
  * plug must.
  *
- * <p>The rules stand before the limits by a margin that the quantity cannot cross between two
- * frames of a minute: a group within 10 mV of where the BMS should open, a cell within 3 K of its
- * limit.
+ * <p>Every frame's figures are judged, whatever its time says. Time is counted by the device's
+ * clock while that goes on, else by this machine's. What is missing, late or doubtful is said, and
+ * becomes a stop when it lasts ({@link ChargeRules}). Not safe for several threads.
  */
 public final class ChargeWatch {
-  /** The longest that may pass between two frames, s. */
-  public static final double SILENCE = 60;
+  /** The longest that may pass without news, s. */
+  public static final double SILENCE = ChargeRules.SILENCE;
 
-  private static final double VOLTS_BEFORE = 0.01;
-  private static final double KELVIN_BEFORE = 3;
+  /** After this long without a frame it is said that one is waited for, s. */
+  private static final double WAITING = 20;
 
-  /** A sound cell warms slower than this while it is charged, K/s: 1 K a minute. */
-  private static final double RISE = 1.0 / 60;
+  /** A charge ends within this of its voltage, V a group. */
+  private static final double AT_END = 0.03;
 
-  /** Readings of groups that do not add up to the pack by this share are not believed. */
-  private static final double SUM = 0.02;
+  /** A charge does not end in its first two minutes. */
+  private static final double SETTLED = 120;
 
-  /** A group that leaves the middle by this, V, has run away. */
-  private static final double APART = 0.12;
-
-  /** A reading that has not moved a millivolt while the others rose by this is stuck, V. */
-  private static final double STUCK = 0.03;
-
-  /** The charger may be above its current by this share. */
-  private static final double CURRENT = 1.2;
-
-  /** A charge may take this many times the forecast, and twenty minutes. */
-  private static final double LONGER = 1.3;
-
-  private static final double MINUTES = 20 * 60;
-
-  private final Limits limits;
+  private final ChargeLimits limits;
   private final Charge forecast;
-  private @Nullable ChargeFrame first;
+  private final List<ChargeRule> rules;
+  private final WatchHistory history = new WatchHistory();
+
+  /** Since when each broken rule is broken, s. */
+  private final Map<String, Double> brokenSince = new HashMap<>();
+
+  private @Nullable ChargeFrame complete;
   private @Nullable ChargeFrame last;
-
-  /** When current began to flow by the clock of the device, s; it may have run long before. */
-  private double begun = Double.NaN;
-
-  private double charge;
   private @Nullable Call stop;
 
-  private record Limits(
-      double perGroup,
-      double packMost,
-      double coldest,
-      double hottest,
-      double current,
-      double capacity,
-      double starts) {}
+  /** When the last frame came, by this machine's clock, and where the charge was then, s. */
+  private double came;
+
+  private double elapsed;
+
+  /** The device's time at its last frame that was in order, where the charge was then, s. */
+  private double deviceTime = Double.NaN;
+
+  private double deviceAt;
+  private double deviceGone;
+  private double news;
+  private double changed;
+  private double flowed;
+  private double begun = Double.NaN;
+  private int leaps;
+  private int sensors = 1;
+  private double charge;
+
+  /** How a charge stands. */
+  public enum State {
+    /** Every reading is there, and within its limits. */
+    FINE,
+    /** Something is missing, late or doubtful; it becomes a stop if it lasts. */
+    DOUBT,
+    /** The charge is over as it should be. */
+    ENDED,
+    /** End the charge now. */
+    STOP
+  }
 
   /**
    * What is said of a frame.
    *
-   * @param stop whether to end the charge now
-   * @param ended whether the charge is over as it should be
+   * @param state how the charge stands
    * @param say in words
-   * @param margin left to what would hurt, in words; empty if all is well
+   * @param margin left to what would hurt, in words; empty if there is nothing to fear
    */
-  public record Call(boolean stop, boolean ended, String say, String margin) {}
+  public record Call(State state, String say, String margin) {
+    /** Whether to end the charge now. */
+    public boolean stop() {
+      return state == State.STOP;
+    }
 
-  private ChargeWatch(Limits limits, Charge forecast) {
+    /** Whether the charge is over as it should be. */
+    public boolean ended() {
+      return state == State.ENDED;
+    }
+  }
+
+  private ChargeWatch(ChargeLimits limits, Charge forecast, double now) {
     this.limits = limits;
     this.forecast = forecast;
+    this.rules = ChargeRules.of(limits, forecast);
+    this.came = now;
   }
 
   /**
    * Begins to watch the charge of a design.
    *
    * @param soc the pack's state of charge at the beginning, 0 to 1
+   * @param now by a clock of this machine that never goes back, s
    */
-  public static ChargeWatch of(Chain chain, double soc) {
-    var design = chain.design();
-    var cell = design.pack().cell();
-    double over =
-        design
-            .guard()
-            .protection()
-            .bms()
-            .map(b -> b.overVoltage())
-            .orElse(cell.fullVoltage() + 0.05);
-    Charge course = Charge.of(chain, Math.clamp(soc, 0, 0.999), chain.usualChargingAir());
-    return new ChargeWatch(
-        new Limits(
-            Math.max(over, design.chargeVoltagePerCell() + VOLTS_BEFORE),
-            design.guard().charge().highest() + 0.01 * design.pack().series(),
-            cell.temperatures().chargeLowest(),
-            cell.temperatures().chargeHighest(),
-            Math.min(
-                CURRENT * design.guard().charge().current(),
-                design.pack().parallel() * cell.currents().fastCharge() * CURRENT),
-            design.pack().capacity(),
-            soc),
-        course);
+  public static ChargeWatch of(Chain chain, double soc, double now) {
+    Design design = chain.design();
+    double start = Math.clamp(soc, 0, 0.999);
+    Charge forecast = Charge.of(chain, start, chain.usualChargingAir());
+    return new ChargeWatch(ChargeLimits.of(design, start), forecast, now);
   }
 
   /** Returns the forecast of the charge that is watched. */
@@ -129,7 +133,7 @@ public final class ChargeWatch {
 
   /** Returns the voltage that no group may pass, V. */
   public double limit() {
-    return limits.perGroup();
+    return limits.highest();
   }
 
   /** Returns the charge put in so far, Ah. */
@@ -137,247 +141,229 @@ public final class ChargeWatch {
     return charge;
   }
 
-  /** Takes a frame and says what to do. */
-  public Call take(ChargeFrame frame) {
+  /** Returns how long the charge has been watched, s. */
+  public double elapsed() {
+    return elapsed;
+  }
+
+  List<ChargeRule> rules() {
+    return rules;
+  }
+
+  /**
+   * Takes a frame and says what to do.
+   *
+   * @param now by the clock that the watch began with, s
+   */
+  public Call take(ChargeFrame frame, double now) {
     Call before = stop;
     if (before != null) {
       return before;
     }
-    ChargeFrame was = last;
-    if (was != null && frame.time() <= was.time()) {
-      return fine("A reading came twice or late; it is left out.");
+    String clock = advance(frame, Math.max(0, now - came));
+    came = now;
+    sensors = Math.max(sensors, frame.sensorsRead());
+    if (complete == null && frame.groupsRead() == limits.series()) {
+      complete = frame;
     }
-    if (was != null) {
-      charge += 0.5 * (was.current() + frame.current()) * (frame.time() - was.time()) / 3600;
-    } else {
-      first = frame;
+    if (frame.current() > limits.endCurrent() / 2) {
+      flowed = elapsed;
     }
-    if (Double.isNaN(begun) && frame.current() > endCurrent()) {
-      begun = frame.time();
+    if (Double.isNaN(begun) && frame.current() > limits.endCurrent()) {
+      begun = elapsed;
     }
     last = frame;
-    Optional<Call> bad = judge(frame, was);
-    if (bad.isPresent()) {
-      stop = bad.get();
-      return bad.get();
-    }
-    return over(frame)
-        ? new Call(
-            false,
-            true,
-            "The charge has ended: %s went in. Let it rest for an hour, then read the groups."
-                .formatted(Figures.of(charge, Unit.AMPERE_HOUR)),
-            "")
-        : fine(
-            "All is well: highest group %s, %s into the pack."
-                .formatted(
-                    Figures.of(frame.highest(), Unit.VOLT, 3),
-                    Figures.of(frame.current(), Unit.AMPERE)));
+    history.add(now, elapsed, deviceGone, frame.kelvin());
+    Call call = judge(frame, elapsed, now);
+    return call.state() == State.FINE && !clock.isEmpty() ? new Call(State.DOUBT, clock, "") : call;
   }
 
-  /** Says what to do while no frame comes. */
-  public Call silent(double seconds) {
+  /**
+   * Says what to do while no frame comes.
+   *
+   * @param now by the clock that the watch began with, s
+   */
+  public Call await(double now) {
     Call before = stop;
     if (before != null) {
       return before;
     }
-    if (seconds <= SILENCE) {
-      return fine("Waiting for readings.");
+    double since = Math.max(0, now - came);
+    ChargeFrame frame = last;
+    if (frame != null) {
+      Call call = judge(frame, elapsed + since, now);
+      return call.state() == State.FINE && since > WAITING
+          ? new Call(
+              State.DOUBT, "No reading for %s.".formatted(Figures.duration(since)), "unknown")
+          : call;
     }
-    stop =
-        halt(
-            "No reading for %s: nobody watches. Pull the charger's plug and see what is parted."
-                .formatted(Figures.duration(seconds)),
-            "not known");
-    return stop;
-  }
-
-  private static Call fine(String say) {
-    return new Call(false, false, say, "");
-  }
-
-  private static Call halt(String say, String margin) {
-    return new Call(true, false, say, margin);
-  }
-
-  private boolean over(ChargeFrame f) {
-    return f.time() - begun > 120
-        && f.current() <= 1.2 * endCurrent()
-        && f.highest() > limits.perGroup() - 0.15;
-  }
-
-  private double endCurrent() {
-    return ChargePlan.TAPER_END * limits.current() / CURRENT;
-  }
-
-  private Optional<Call> judge(ChargeFrame f, @Nullable ChargeFrame was) {
-    return volts(f)
-        .or(() -> sensors(f))
-        .or(() -> apart(f))
-        .or(() -> warmth(f, was))
-        .or(() -> charger(f));
-  }
-
-  private Optional<Call> volts(ChargeFrame f) {
-    double highest = f.highest();
-    if (Double.isNaN(highest)) {
-      return Optional.of(halt("No group is read. Pull the charger's plug.", "not known"));
+    if (since > SILENCE) {
+      return halt(
+          "No reading has come for %s: nothing watches the charge. Pull the charger's mains plug and check the connections."
+              .formatted(Figures.duration(since)),
+          "unknown");
     }
-    double left = limits.perGroup() - highest;
-    if (left < VOLTS_BEFORE) {
-      int g = at(f.groups(), highest);
-      return Optional.of(
-          halt(
-              "Group %d is at %s, and %s is its limit. Pull the charger's plug; let the BMS balance, or bring that group down by itself."
-                  .formatted(
-                      g + 1,
-                      Figures.of(highest, Unit.VOLT, 3),
-                      Figures.of(limits.perGroup(), Unit.VOLT, 3)),
-              Figures.of(left, Unit.MILLIVOLT, 0)));
-    }
-    return Optional.empty();
+    return new Call(State.DOUBT, "Waiting for the first reading.", "");
   }
 
-  /** Readings that cannot all be true. */
-  private Optional<Call> sensors(ChargeFrame f) {
-    double[] g = f.groups();
-    for (int k = 0; k < g.length; k++) {
-      if (Double.isNaN(g[k])) {
-        return Optional.of(
-            halt(
-                "Group %d is not read any more: it could be anywhere. Pull the plug and read it by hand."
-                    .formatted(k + 1),
-                "not known"));
+  /** Says that the connection is gone: nothing watches any more. */
+  public Call lost() {
+    Call before = stop;
+    return before != null
+        ? before
+        : halt(
+            "The connection is lost: nothing watches the charge. Pull the charger's mains plug,"
+                + " then connect again.",
+            "unknown");
+  }
+
+  /**
+   * Moves time and charge on.
+   *
+   * @param host time of this machine since the last frame, s
+   * @return what is wrong with the device's clock; empty if nothing is
+   */
+  private String advance(ChargeFrame frame, double host) {
+    ChargeFrame was = last;
+    double before = elapsed;
+    double step = frame.time() - deviceTime;
+    String wrong = "";
+    boolean inOrder = step > 0 && step <= SILENCE;
+    if (was == null || inOrder) {
+      elapsed = was == null ? host : Math.max(elapsed, deviceAt + step);
+      deviceGone += was == null ? 0 : step;
+      settle(frame);
+    } else {
+      elapsed += host;
+      if (step == 0) {
+        wrong = "The device's clock stands still; its readings may be old.";
+      } else if (Double.isNaN(step)) {
+        wrong = "The device does not say when it took its readings.";
+        deviceTime = Double.isNaN(deviceTime) ? frame.time() : deviceTime;
+      } else if (step < 0 && step >= -SILENCE) {
+        wrong = "A reading arrived late.";
+      } else {
+        leaps++;
+        settle(frame);
+        wrong = "The device's clock has leapt by %s.".formatted(Figures.duration(Math.abs(step)));
       }
     }
-    double sum = Arrays.stream(g).sum();
-    if (!Double.isNaN(f.pack()) && Math.abs(sum - f.pack()) > SUM * f.pack() + 0.05) {
-      return Optional.of(
-          halt(
-              "The groups add up to %s, but the pack reads %s: a reading lies. Pull the plug and read each group by hand."
-                  .formatted(Figures.of(sum, Unit.VOLT, 2), Figures.of(f.pack(), Unit.VOLT, 2)),
-              "not known"));
+    if (was == null || inOrder || !frame.readsAs(was)) {
+      news = elapsed;
     }
-    ChargeFrame start = first;
-    if (start != null && g.length == start.groups().length) {
-      double[] moved = new double[g.length];
-      for (int k = 0; k < g.length; k++) {
-        moved[k] = g[k] - start.groups()[k];
+    if (was == null || !frame.readsAs(was)) {
+      changed = elapsed;
+    }
+    if (was != null) {
+      double amperes = 0.5 * (was.current() + frame.current());
+      charge += Double.isNaN(amperes) ? 0 : amperes * (elapsed - before) / 3600;
+    }
+    return wrong;
+  }
+
+  private void settle(ChargeFrame frame) {
+    if (!Double.isNaN(frame.time())) {
+      deviceTime = frame.time();
+      deviceAt = elapsed;
+    }
+  }
+
+  private Call judge(ChargeFrame frame, double at, double now) {
+    Moment m = moment(frame, at, now);
+    Optional<Call> bad = stopped(m, at);
+    if (bad.isPresent()) {
+      return bad.get();
+    }
+    for (ChargeRule r : rules) {
+      if (brokenSince.containsKey(r.id())) {
+        return new Call(State.DOUBT, "Doubtful: " + r.words().apply(m), r.margin().apply(m));
       }
-      double middle = Middle.within(moved, 0).median();
-      for (int k = 0; k < g.length; k++) {
-        if (middle > STUCK && Math.abs(moved[k]) < 1e-3) {
-          return Optional.of(
-              halt(
-                  "Group %d has not moved while the others rose by %s: its reading is stuck. Pull the plug and read it by hand."
-                      .formatted(k + 1, Figures.of(middle, Unit.MILLIVOLT, 0)),
-                  "not known"));
+    }
+    if (over(frame, at)) {
+      return new Call(
+          State.ENDED,
+          "The charge has ended: %s charged. Let the pack rest for an hour, then measure the groups."
+              .formatted(Figures.of(charge, Unit.AMPERE_HOUR)),
+          "");
+    }
+    if (Double.isNaN(begun) || m.idle() > WAITING) {
+      return new Call(
+          State.DOUBT,
+          "No charge current flows; highest group %s."
+              .formatted(Figures.of(frame.highest(), Unit.VOLT, 3)),
+          "");
+    }
+    return new Call(
+        State.FINE,
+        "Charging normally: highest group %s, %s into the pack."
+            .formatted(
+                Figures.of(frame.highest(), Unit.VOLT, 3),
+                Figures.of(frame.current(), Unit.AMPERE)),
+        "");
+  }
+
+  /** The stop of the first rule that has been broken for longer than it may be. */
+  private Optional<Call> stopped(Moment m, double at) {
+    for (ChargeRule r : rules) {
+      if (r.broken(m)) {
+        double since = brokenSince.computeIfAbsent(r.id(), k -> at);
+        if (at - since >= r.patience()) {
+          return Optional.of(halt(r.words().apply(m), r.margin().apply(m)));
         }
+      } else {
+        brokenSince.remove(r.id());
       }
     }
     return Optional.empty();
   }
 
-  private Optional<Call> apart(ChargeFrame f) {
-    double[] g = f.groups();
-    double middle = Middle.within(g, 0).median();
-    for (int k = 0; k < g.length; k++) {
-      if (Math.abs(g[k] - middle) > APART) {
-        return Optional.of(
-            halt(
-                "Group %d is at %s, the middle is %s: it %s. Pull the plug, rest an hour, and read again."
-                    .formatted(
-                        k + 1,
-                        Figures.of(g[k], Unit.VOLT, 3),
-                        Figures.of(middle, Unit.VOLT, 3),
-                        g[k] > middle ? "runs away" : "lags behind, so it leaks or was empty"),
-                Figures.of(limits.perGroup() - f.highest(), Unit.MILLIVOLT, 0)));
-      }
-    }
-    return Optional.empty();
+  private Call halt(String say, String margin) {
+    Call call = new Call(State.STOP, say, margin);
+    stop = call;
+    return call;
   }
 
-  private Optional<Call> warmth(ChargeFrame f, @Nullable ChargeFrame was) {
-    for (double t : f.kelvin()) {
-      if (t < limits.coldest()) {
-        return Optional.of(
-            halt(
-                "A cell is at %s, below %s: lithium plates out. Pull the plug and warm the pack indoors."
-                    .formatted(
-                        Figures.of(t, Unit.CELSIUS, 1),
-                        Figures.of(limits.coldest(), Unit.CELSIUS, 0)),
-                "none"));
-      }
-      if (t > limits.hottest() - KELVIN_BEFORE) {
-        return Optional.of(
-            halt(
-                "A cell is at %s; %s is its limit. Pull the plug and let it cool in the open."
-                    .formatted(
-                        Figures.of(t, Unit.CELSIUS, 1),
-                        Figures.of(limits.hottest(), Unit.CELSIUS, 0)),
-                Figures.of(limits.hottest() - t, Unit.KELVIN, 1)));
-      }
-    }
-    ChargeFrame start = first;
-    if (was != null && start != null && f.time() - start.time() > 300) {
-      double rise = (f.warmest() - start.warmest()) / (f.time() - start.time());
-      if (rise > RISE) {
-        return Optional.of(
-            halt(
-                "The pack has warmed by %s in %s: something in it is shorted. Pull the plug, and move it outdoors."
-                    .formatted(
-                        Figures.of(f.warmest() - start.warmest(), Unit.KELVIN, 1),
-                        Figures.duration(f.time() - start.time())),
-                Figures.of(limits.hottest() - f.warmest(), Unit.KELVIN, 0)));
-      }
-    }
-    return Optional.empty();
+  /** Whether the charge has ended: the current is small, and the groups are at their voltage. */
+  private boolean over(ChargeFrame f, double at) {
+    double since = Double.isNaN(begun) ? at : at - begun;
+    return since > SETTLED
+        && f.current() <= 1.2 * limits.endCurrent()
+        && f.mean() >= limits.end() - AT_END;
   }
 
-  private Optional<Call> charger(ChargeFrame f) {
-    if (f.current() > limits.current()) {
-      return Optional.of(
-          halt(
-              "%s flow; the charger of the design gives %s. Pull its plug: it is another one, or broken."
-                  .formatted(
-                      Figures.of(f.current(), Unit.AMPERE),
-                      Figures.of(limits.current() / CURRENT, Unit.AMPERE)),
-              Figures.of(limits.perGroup() - f.highest(), Unit.MILLIVOLT, 0)));
+  private Moment moment(ChargeFrame f, double at, double now) {
+    double[] moved = moved(f);
+    int stuck = -1;
+    for (int k = moved.length - 1; k >= 0; k--) {
+      stuck = Math.abs(moved[k]) < 1e-3 ? k : stuck;
     }
-    if (!Double.isNaN(f.pack()) && f.pack() > limits.packMost()) {
-      return Optional.of(
-          halt(
-              "The pack is at %s, above what the charger should ever give, %s. Pull its plug."
-                  .formatted(
-                      Figures.of(f.pack(), Unit.VOLT, 2),
-                      Figures.of(limits.packMost(), Unit.VOLT, 2)),
-              Figures.of(limits.perGroup() - f.highest(), Unit.MILLIVOLT, 0)));
-    }
-    double room = (1 - limits.starts()) * limits.capacity() * 1.15 + 0.05 * limits.capacity();
-    if (charge > room) {
-      return Optional.of(
-          halt(
-              "%s have gone in, more than the pack can take from there: it turns to heat. Pull the plug."
-                  .formatted(Figures.of(charge, Unit.AMPERE_HOUR)),
-              Figures.of(limits.perGroup() - f.highest(), Unit.MILLIVOLT, 0)));
-    }
-    double taken = f.time() - begun;
-    if (taken > LONGER * forecast.time() + MINUTES && f.current() > 1.5 * endCurrent()) {
-      return Optional.of(
-          halt(
-              "It has taken %s where the forecast has %s, and the current does not fall: the charger does not stop, or a cell leaks. Pull the plug."
-                  .formatted(Figures.duration(taken), Figures.duration(forecast.time())),
-              Figures.of(limits.perGroup() - f.highest(), Unit.MILLIVOLT, 0)));
-    }
-    return Optional.empty();
+    return new Moment(
+        f,
+        at - news,
+        at - deviceAt,
+        at > elapsed ? Double.NaN : history.clock(now, deviceGone),
+        leaps,
+        charge,
+        at - begun,
+        at - flowed,
+        at - changed,
+        sensors,
+        at > elapsed ? Double.NaN : history.warming(at, f.kelvin()),
+        Middle.within(moved, 0).median(),
+        stuck);
   }
 
-  private static int at(double[] values, double value) {
-    for (int k = 0; k < values.length; k++) {
-      if (values[k] == value) {
-        return k;
-      }
+  /** How far each group has moved since all were read first, V; empty if they are not all read. */
+  private double[] moved(ChargeFrame f) {
+    ChargeFrame first = complete;
+    double[] now = f.groups();
+    if (first == null || f.groupsRead() < now.length || first.groups().length != now.length) {
+      return new double[0];
     }
-    return 0;
+    double[] then = first.groups();
+    for (int k = 0; k < now.length; k++) {
+      now[k] -= then[k];
+    }
+    return now;
   }
 }

@@ -9,6 +9,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A line of the protocol between the program and a pack on the bench (docs/devices.md). */
 public sealed interface PackLine {
+  /** The most groups of a pack, as many as a design may have. */
+  int MOST_GROUPS = 250;
+
   /**
    * The device says what it is; its first line.
    *
@@ -43,15 +46,24 @@ public sealed interface PackLine {
       case Plug l -> o.put("kind", "charger").put("on", l.on());
       case Frame l -> {
         ChargeFrame f = l.frame();
-        o.put("kind", "frame").put("time_s", f.time());
+        o.put("kind", "frame");
+        one(o, "time_s", f.time());
         list(o, "groups_V", f.groups());
         list(o, "pack_V", f.pack());
-        o.put("current_A", f.current());
+        one(o, "current_A", f.current());
         list(o, "temperatures_C", Arrays.stream(f.kelvin()).map(Unit.CELSIUS::fromCore).toArray());
       }
       case Nonsense l -> throw new IllegalArgumentException("nonsense is not written");
     }
     return o.toString();
+  }
+
+  private static void one(ObjectNode o, String name, double value) {
+    if (Double.isNaN(value)) {
+      o.putNull(name);
+    } else {
+      o.put(name, value);
+    }
   }
 
   private static void list(ObjectNode o, String name, double... values) {
@@ -70,19 +82,20 @@ public sealed interface PackLine {
     try {
       Fields o = Fields.of(text);
       return switch (o.kind()) {
-        case "hello" -> new Hello(o.text("name"), (int) o.whole("groups"));
-        case "read" -> new Ask((int) o.whole("contact"));
-        case "volts" -> new Volts((int) o.whole("contact"), o.number("voltage_V"));
+        case "hello" -> new Hello(o.text("name"), o.count("groups", 1, MOST_GROUPS));
+        case "read" -> new Ask(o.count("contact", 0, MOST_GROUPS));
+        case "volts" -> new Volts(o.count("contact", 0, MOST_GROUPS), o.number("voltage_V"));
         case "charger" -> new Plug(o.is("on"));
         case "frame" -> {
-          double[] pack = o.numbers("pack_V");
+          // Whatever is no figure was not read; the figures beside it are judged all the same.
+          double[] pack = o.readings("pack_V");
           yield new Frame(
               new ChargeFrame(
-                  o.number("time_s"),
-                  o.numbers("groups_V"),
+                  o.reading("time_s"),
+                  o.readings("groups_V"),
                   pack.length == 0 ? Double.NaN : pack[0],
-                  o.number("current_A"),
-                  Arrays.stream(o.numbers("temperatures_C")).map(Unit.CELSIUS::toCore).toArray()));
+                  o.reading("current_A"),
+                  Arrays.stream(o.readings("temperatures_C")).map(Unit.CELSIUS::toCore).toArray()));
         }
         default -> new Nonsense("“kind” is not known");
       };

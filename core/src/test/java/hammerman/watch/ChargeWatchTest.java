@@ -1,18 +1,24 @@
 package hammerman.watch;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import hammerman.Samples;
 import hammerman.SoundDesigns;
 import hammerman.chain.Chain;
 import hammerman.design.Design;
+import hammerman.guard.ChargePlan;
 import hammerman.guard.Protection;
 import hammerman.pack.MatchedCells;
 import hammerman.probe.ProbeCard;
+import hammerman.watch.ChargeWatch.State;
 import hammerman.watch.SimulatedPack.Fault;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,20 +34,15 @@ class ChargeWatchTest {
 
   private static Ended charge(Design d, double start, Fault fault, int at, long seed) {
     SimulatedPack pack = new SimulatedPack(d, start, fault, at, seed);
-    ChargeWatch watch = ChargeWatch.of(Chain.of(d), start);
+    ChargeWatch watch = ChargeWatch.of(Chain.of(d), start, 0);
     pack.hear(PackLine.write(new PackLine.Plug(true)));
-    double silent = 0;
-    for (double t = 0; t < LONGEST; t += SimulatedPack.EVERY) {
-      boolean heard = false;
-      ChargeWatch.Call call = null;
+    for (double t = SimulatedPack.EVERY; t < LONGEST; t += SimulatedPack.EVERY) {
+      ChargeWatch.Call call = watch.await(t);
       for (String line : pack.advance(SimulatedPack.EVERY)) {
         if (PackLine.read(line) instanceof PackLine.Frame f) {
-          call = watch.take(f.frame());
-          heard = true;
+          call = watch.take(f.frame(), t);
         }
       }
-      silent = heard ? 0 : silent + SimulatedPack.EVERY;
-      call = call == null ? watch.silent(silent) : call;
       if (call.stop() || call.ended()) {
         return new Ended(
             call, t, Arrays.stream(pack.groups()).max().orElseThrow(), pack.temperature());
@@ -87,24 +88,45 @@ class ChargeWatchTest {
   void aClockThatRanLongBeforeIsNoAlarm() {
     Design d = level(Samples.barrow());
     SimulatedPack pack = new SimulatedPack(d, 0.3, Fault.NONE, 0, 2);
-    ChargeWatch watch = ChargeWatch.of(Chain.of(d), 0.3);
+    ChargeWatch watch = ChargeWatch.of(Chain.of(d), 0.3, 0);
     pack.hear(PackLine.write(new PackLine.Plug(true)));
-    ChargeWatch.Call call = watch.silent(0);
+    ChargeWatch.Call call = watch.await(0);
     for (double t = 0; t < LONGEST && !call.ended() && !call.stop(); t += SimulatedPack.EVERY) {
       for (String line : pack.advance(SimulatedPack.EVERY)) {
         if (PackLine.read(line) instanceof PackLine.Frame f) {
-          if (t == 0) {
-            ChargeFrame still = f.frame();
-            call =
-                watch.take(
-                    new ChargeFrame(39_999, still.groups(), still.pack(), 0, still.kelvin()));
-          }
-          call = watch.take(f.frame().since(-40_000));
+          call = watch.take(f.frame().at(f.frame().time() + 40_000), t);
         }
       }
     }
     assertThat(call.stop()).as(call.say()).isFalse();
     assertThat(call.ended()).isTrue();
+  }
+
+  /** The end is known by the charge voltage of the design, whatever the BMS is set to. */
+  @ParameterizedTest
+  @CsvSource({
+    "b21700, 4.20",
+    "b21700, 4.10",
+    "b21700, 4.05",
+    "b21700, 4.00",
+    "f26650, 3.65",
+    "f26650, 3.50",
+    "f26650, 3.45",
+    "n18650, 3.95",
+    "l66160, 2.70"
+  })
+  void aChargeToAnyVoltageEndsAsSuch(String cell, double volts) {
+    Design base = Samples.barrow();
+    Design d =
+        level(
+            Samples.withGuard(
+                base.withPack(Samples.pack(cell, 13, 4)),
+                g ->
+                    g.withProtection(new Protection.None())
+                        .withCharge(ChargePlan.usual(13 * volts, 4))));
+    Ended e = charge(d, 0.5, Fault.NONE, 0, 3);
+    assertThat(e.call().stop()).as(e.call().say()).isFalse();
+    assertThat(e.call().ended()).isTrue();
   }
 
   @ParameterizedTest
@@ -126,7 +148,11 @@ class ChargeWatchTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"RUNAWAY, runs away|is its limit", "SENSOR, stuck|add up", "SILENT, nobody watches"})
+  @CsvSource({
+    "RUNAWAY, runs ahead|its limit is",
+    "SENSOR, stuck|add up",
+    "SILENT, nothing watches"
+  })
   void itSaysWhatItSaw(Fault fault, String words) {
     Ended e = charge(Samples.barrow(), 0.3, fault, 4, 1);
     assertThat(e.call().say()).containsPattern(words);
@@ -140,35 +166,80 @@ class ChargeWatchTest {
     assertThat(e.highest()).isLessThan(d.pack().cell().fullVoltage() + 0.05);
   }
 
+  /** A frame that comes late or twice is no news, but its figures are judged. */
   @Test
-  void coldCellsAreNotCharged() {
-    Design d = Samples.barrow();
-    ChargeWatch watch = ChargeWatch.of(Chain.of(d), 0.3);
-    double[] groups = new double[13];
-    Arrays.fill(groups, 3.7);
-    ChargeWatch.Call call = watch.take(new ChargeFrame(10, groups, 48.1, 8, new double[] {271.15}));
-    assertThat(call.stop()).isTrue();
-    assertThat(call.say()).contains("plates out");
+  void aLateFrameMovesNoChargeAndIsJudgedAllTheSame() {
+    Bench b = new Bench(Samples.barrow(), 0.3);
+    b.frames(100, f -> f);
+    double once = b.watch.charge();
+    assertThat(once).isCloseTo(8 * 990 / 3600.0, within(0.05));
+    assertThat(b.take(b.sound().at(b.device - 30)).state()).isEqualTo(State.DOUBT);
+    assertThat(b.take(b.sound()).state()).isEqualTo(State.DOUBT);
+    assertThat(b.watch.charge()).isEqualTo(once);
+    assertThat(b.frames(1, f -> f).state()).isEqualTo(State.FINE);
+    assertThat(b.take(b.all(4.3).at(b.device - 30)).stop()).isTrue();
+    assertThat(b.frames(1, f -> f).stop()).as("a stop stays").isTrue();
   }
 
   @Test
-  void aReadingTwiceOrLateIsLeftOutAndAStopStays() {
-    Design d = Samples.barrow();
-    ChargeWatch watch = ChargeWatch.of(Chain.of(d), 0.3);
-    double[] groups = new double[13];
-    Arrays.fill(groups, 3.7);
-    double[] warm = {298.15};
-    assertThat(watch.take(new ChargeFrame(3600, groups, 48.1, 8, warm)).stop()).isFalse();
-    watch.take(new ChargeFrame(7200, groups, 48.1, 8, warm));
-    double once = watch.charge();
-    assertThat(once).isEqualTo(8);
-    watch.take(new ChargeFrame(7200, groups, 48.1, 8, warm));
-    watch.take(new ChargeFrame(3600, groups, 48.1, 8, warm));
-    assertThat(watch.charge()).isEqualTo(once);
-    groups[3] = 4.30;
-    assertThat(watch.take(new ChargeFrame(7210, groups, 48.7, 8, warm)).stop()).isTrue();
-    groups[3] = 3.7;
-    assertThat(watch.take(new ChargeFrame(7220, groups, 48.1, 8, warm)).stop()).isTrue();
+  void whatComesBackInTimeIsNoStop() {
+    Bench b = new Bench(Samples.barrow(), 0.3);
+    b.frames(20, f -> f);
+    for (int k = 0; k < 5; k++) {
+      b.step(5);
+      assertThat(b.take(b.celsius()).state()).isEqualTo(State.DOUBT);
+      b.step(4);
+      assertThat(b.take(b.sound()).state()).isEqualTo(State.FINE);
+    }
+  }
+
+  @Test
+  void whereNothingFlowsAllIsNotWell() {
+    Bench b = new Bench(Samples.barrow(), 0.3);
+    assertThat(b.frames(5, f -> b.current(0)).say()).contains("No charge current");
+    assertThat(b.frames(5, f -> f).state()).isEqualTo(State.FINE);
+  }
+
+  /** What passed as well, in the lines of a pack as they came; the figures are real dangers. */
+  @ParameterizedTest
+  @CsvSource({
+    "pack-stuck-clock, Group 1 is at 4.540 V, 30",
+    "pack-time-too-large-once, Group 1 is at 4.540 V, 20",
+    "pack-one-of-13-groups, Of 13 groups 1 are read, 20",
+    "pack-no-temperature-any-more, 0 of 1 temperature sensors, 30",
+    "pack-negative-current, out of the pack, 10"
+  })
+  void whatPassedOnceIsStopped(String name, String words, double within) throws Exception {
+    ChargeWatch watch = ChargeWatch.of(Chain.of(Samples.barrow()), 0.3, 0);
+    ChargeWatch.Call call = watch.await(0);
+    double t = 0;
+    for (String line : lines(name)) {
+      t += 10;
+      call = call.stop() ? call : watch.take(((PackLine.Frame) PackLine.read(line)).frame(), t);
+      if (call.stop()) {
+        break;
+      }
+    }
+    assertThat(call.stop()).as(call.say()).isTrue();
+    assertThat(call.say()).contains(words);
+    assertThat(t).isLessThanOrEqualTo(within + 10);
+  }
+
+  @Test
+  void aContactThatThereCannotBeIsNotUnderstood() throws Exception {
+    assertThat(PackLine.read(lines("pack-negative-contact").getFirst()))
+        .isInstanceOf(PackLine.Nonsense.class);
+  }
+
+  private static List<String> lines(String name) throws Exception {
+    try (InputStream in =
+        Objects.requireNonNull(
+            ChargeWatchTest.class.getResourceAsStream("/findings/" + name + ".lines"))) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8)
+          .lines()
+          .filter(l -> !l.isBlank())
+          .toList();
+    }
   }
 
   @Test
@@ -181,7 +252,13 @@ class ChargeWatchTest {
     assertThat(f.groups()[0]).isEqualTo(3.7);
     assertThat(f.groups()[1]).isNaN();
     assertThat(f.kelvin()[0]).isEqualTo(298.15);
-    for (String odd : new String[] {"", "{", "[]", "{\"kind\":\"frame\"}", "{\"kind\":\"x\"}"}) {
+    PackLine half =
+        PackLine.read(
+            "{\"kind\":\"frame\",\"time_s\":\"x\",\"groups_V\":[4.5,\"y\"],\"current_A\":null}");
+    assertThat(((PackLine.Frame) half).frame().highest())
+        .as("a figure counts, whatever stands beside it")
+        .isEqualTo(4.5);
+    for (String odd : new String[] {"", "{", "[]", "{\"kind\":\"x\"}"}) {
       assertThat(PackLine.read(odd)).isInstanceOf(PackLine.Nonsense.class);
     }
   }

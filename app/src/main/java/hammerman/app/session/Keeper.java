@@ -277,12 +277,23 @@ public final class Keeper {
    * wait.
    */
   public RunLog beginRun(Run run) throws NotKept {
+    return begun(
+        store -> store.runBook().begin(run, store.design().presentState(), clock.instant()));
+  }
+
+  /** The same for one that comes in from a device: whatever came of it stays. */
+  public RunLog beginLiveRun(Run run) throws NotKept {
+    return begun(
+        store -> store.runBook().beginLive(run, store.design().presentState(), clock.instant()));
+  }
+
+  private RunLog begun(StoreWork<Long> begin) throws NotKept {
     long[] project = {0};
     long id =
         now(
             store -> {
               project[0] = projects;
-              return store.runBook().begin(run, store.design().presentState(), clock.instant());
+              return begin.run(store);
             });
     return new RunLog(
         id,

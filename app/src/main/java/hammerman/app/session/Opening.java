@@ -3,6 +3,8 @@ package hammerman.app.session;
 import hammerman.app.session.Keeper.Opened;
 import hammerman.finding.Station;
 import hammerman.project.Project;
+import hammerman.record.Fact;
+import hammerman.record.Run;
 import hammerman.store.DesignState;
 import hammerman.store.Line;
 import hammerman.store.NotKept;
@@ -54,15 +56,24 @@ final class Opening {
     try {
       Line line = store.design().line();
       Project now = line.now().project();
+      String said = "";
       if (!store.isReadOnly()) {
-        store.runBook().removeUnfinished();
+        for (Fact<Run> run : store.runBook().endCutShort()) {
+          long samples = store.runBook().samples(run.id());
+          store
+              .runBook()
+              .describe(run.id(), RunLog.described(store, run.id(), run.value(), samples));
+          said =
+              "The run “%s” was cut short; its %d samples are saved at Runs."
+                  .formatted(run.value().name(), samples);
+        }
       }
       return new Opened(
           line,
           store.design().lastState(),
           now,
           from,
-          "",
+          said,
           store.design().marks(),
           file -> file.take(store, named));
     } catch (IOException e) {

@@ -1,13 +1,19 @@
 package hammerman.app.session;
 
+import hammerman.prove.SheetOfLog;
 import hammerman.record.Run;
 import hammerman.store.NotKept;
 import hammerman.store.ProjectStore;
 import hammerman.store.SampleBlock;
+import hammerman.unit.InvalidValue;
 import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** The log of one run while it comes in; used on a thread that may wait. */
 public final class RunLog {
+  private static final Logger LOG = LoggerFactory.getLogger(RunLog.class);
+
   private final long id;
   private final Door door;
   private final Runnable changed;
@@ -52,6 +58,34 @@ public final class RunLog {
           store.runBook().finish(id, samples);
         });
     changed.run();
+  }
+
+  /**
+   * Ends the log with what its samples say of it.
+   *
+   * @param begun what was written down when it began
+   */
+  public void finishLive(long samples, Run begun) throws NotKept {
+    door.through(
+        store -> {
+          store.runBook().describe(id, described(store, id, begun, samples));
+          store.runBook().finish(id, samples);
+        });
+    changed.run();
+  }
+
+  /** A run with what its samples say; if they say nothing, or nothing that can be, as it is. */
+  static Run described(ProjectStore store, long id, Run run, long samples) throws NotKept {
+    try {
+      return store
+          .runBook()
+          .telemetry(id, run, samples)
+          .map(t -> run.withSheet(SheetOfLog.of(t, run.sheet())))
+          .orElse(run);
+    } catch (InvalidValue e) {
+      LOG.warn("a run says nothing that can be", e);
+      return run;
+    }
   }
 
   /** Gives the log up, whatever came in. */

@@ -26,7 +26,11 @@ public final class BuildStation implements StationView {
         .add("Probe card", "probe", new ProbeView(state, desk), () -> {})
         .add("Parts", "parts", new PartsView(bench, state), () -> {})
         .add("Settings", "settings", new SettingsView(state), () -> {})
-        .add("First charge", "charge", new ChargeView(state, desk), () -> {})
+        .add(
+            "First charge",
+            "charge",
+            new ChargeView(state, desk, () -> System.nanoTime() / 1e9),
+            () -> {})
         .add("Record", "record", new RecordView(state), () -> {});
     page = new Page(Station.BUILD, views).withSaid(state.saidProperty());
     state.shownProperty().addListener((o, was, is) -> answer());

@@ -97,14 +97,18 @@ final class ChargePicture extends Picture {
     double[] ys = new double[points];
     int top = 0;
     double[] last = frames.getLast().groups();
+    if (last.length == 0) {
+      return;
+    }
     for (int g = 1; g < last.length; g++) {
-      top = last[g] > last[top] ? g : top;
+      top = !(last[g] <= last[top]) ? g : top;
     }
     for (int g = 0; g < last.length; g++) {
       for (int k = 0; k < points; k++) {
         ChargeFrame f = frames.get(Math.min(n - 1, k * every));
         xs[k] = x.at(f.time() / 3600);
-        ys[k] = y.at(f.groups()[g]);
+        double[] read = f.groups();
+        ys[k] = y.at(g < read.length ? read[g] : Double.NaN);
       }
       pen.curve(g == top ? Role.HOT : Role.COOL, g == top ? 1.8 : 1, xs, ys, points);
     }

@@ -10,11 +10,13 @@ import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import hammerman.watch.ChargeFrame;
 import hammerman.watch.ChargeWatch;
-import hammerman.watch.PackLine;
 import hammerman.watch.SimulatedPack.Fault;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.animation.PauseTransition;
+import java.util.function.DoubleSupplier;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -33,30 +35,35 @@ final class ChargeView extends StackPane {
   private final Words facts = new Words("answer", "charge-facts");
   private final ChargePicture picture = new ChargePicture();
   private final ChoiceBox<Fault> fault = new ChoiceBox<>();
+
+  /** Frames kept for the picture; of a longer charge every second one is dropped. */
+  private static final int MOST_FRAMES = 2000;
+
   private final List<ChargeFrame> frames = new ArrayList<>();
+  private final DoubleSupplier clock;
 
-  /** Where the clock of the device stood at the first frame, s. */
-  private double origin;
-
-  /** Real seconds without a line after which nobody watches. */
-  private final PauseTransition silence =
-      new PauseTransition(Duration.seconds(ChargeWatch.SILENCE));
+  /** Asks the watch what it says while no frame comes. */
+  private final Timeline asking = new Timeline(new KeyFrame(Duration.seconds(1), e -> askAgain()));
 
   private @Nullable ChargeWatch watch;
 
-  ChargeView(BuildState state, PackDesk desk) {
+  /**
+   * @param clock of this machine, s; it never goes back
+   */
+  ChargeView(BuildState state, PackDesk desk, DoubleSupplier clock) {
     this.state = state;
     this.desk = desk;
-    desk.watch(this::frame, this::gone);
+    this.clock = clock;
+    desk.watch(this::frames, this::gone);
     Label standing = new Label();
     standing.setId("charge-standing");
     standing.getStyleClass().add("fact-name");
     standing.textProperty().bind(desk.standingProperty());
     Words caution =
         Words.caution(
-            "Outdoors, on stone, never below 0 °C, and you stay with it. If a cell swells, hisses"
-                + " or smells, pull the mains plug and keep away from the smoke. This watch sees"
-                + " only what it is told.");
+            "Charge outdoors, on stone, never below the cells' lowest charge temperature, and stay"
+                + " with the pack. If a cell swells, hisses or smells, pull the mains plug and keep"
+                + " away from the smoke. This monitor sees only the data it receives.");
     fault.setId("charge-fault");
     fault.setAccessibleText("Fault of the simulated pack");
     fault
@@ -71,7 +78,7 @@ final class ChargeView extends StackPane {
             Fault.SILENT);
     fault.setValue(Fault.NONE);
     fault.setConverter(new InWords<>(ChargeView::name));
-    Button stop = new Button("Switch the charger off");
+    Button stop = new Button("Switch charger off");
     stop.setId("charge-stop");
     stop.getStyleClass().add("act");
     stop.setOnAction(e -> end());
@@ -80,10 +87,10 @@ final class ChargeView extends StackPane {
             8,
             4,
             new PlainButton(
-                "Watch a connected pack",
+                "Monitor connected pack",
                 "charge-connect",
                 () -> desk.connect(PackDesk.PORT, this::begin)),
-            new PlainButton("Watch the simulated one", "charge-simulate", this::simulate),
+            new PlainButton("Monitor simulated pack", "charge-simulate", this::simulate),
             fault,
             stop);
     picture.setMinHeight(200);
@@ -91,7 +98,7 @@ final class ChargeView extends StackPane {
     VBox.setVgrow(picture, Priority.ALWAYS);
     getChildren()
         .add(new VBox(8, new PackSwitch(state), tools, standing, call, facts, picture, caution));
-    silence.setOnFinished(e -> hear(watch == null ? null : watch.silent(ChargeWatch.SILENCE + 1)));
+    asking.setCycleCount(Animation.INDEFINITE);
     state.shownProperty().addListener((o, was, is) -> expect());
     state.secondProperty().addListener((o, was, is) -> other());
     expect();
@@ -99,13 +106,13 @@ final class ChargeView extends StackPane {
 
   private static String name(Fault f) {
     return switch (f) {
-      case NONE -> "nothing wrong";
-      case RUNAWAY -> "a small group runs away";
+      case NONE -> "no fault";
+      case RUNAWAY -> "a small group overcharges";
       case LOW -> "a group is nearly empty";
       case SENSOR -> "a reading is stuck";
       case CHARGER -> "the charger does not stop";
       case SHORT -> "a cell is shorted inside";
-      case SILENT -> "the BMS falls silent";
+      case SILENT -> "the BMS stops sending";
       case SWAPPED -> "two leads are swapped";
       case OPEN -> "a lead is open";
     };
@@ -119,18 +126,18 @@ final class ChargeView extends StackPane {
       return;
     }
     double start = start(s, on);
-    ChargeWatch w = ChargeWatch.of(on.forecast().chain(), start);
+    ChargeWatch w = ChargeWatch.of(on.forecast().chain(), start, clock.getAsDouble());
     picture.forecast(w, on.design());
     if (w.forecast().time() == 0) {
       facts.setText(
-          "A charger of %s puts nothing into this pack, which is full at %s: set it in Guard."
+          "A charger of %s cannot charge this pack, which is full at %s. Set the charge voltage in Guard."
               .formatted(
                   Figures.of(on.design().guard().charge().voltage(), Unit.VOLT),
                   Figures.of(on.pack().fullVoltage(), Unit.VOLT)));
       return;
     }
     facts.setText(
-        "From %s full the forecast has %s and %s; no group may pass %s."
+        "Forecast from %s charge: %s and %s. No group may exceed %s."
             .formatted(
                 Figures.of(start, Unit.PERCENT, 0),
                 Figures.duration(w.forecast().time()),
@@ -160,55 +167,80 @@ final class ChargeView extends StackPane {
     }
     frames.clear();
     picture.show(frames);
-    ChargeWatch w = ChargeWatch.of(on.forecast().chain(), start(s, on));
+    ChargeWatch w = ChargeWatch.of(on.forecast().chain(), start(s, on), clock.getAsDouble());
     watch = w;
     state.watch(true);
     picture.forecast(w, on.design());
-    hear(w.silent(0));
-    silence.playFromStart();
+    hear(w.await(clock.getAsDouble()));
+    asking.playFromStart();
     desk.plug(true);
   }
 
-  private void frame(PackLine.Frame f) {
+  private void frames(List<ChargeFrame> fresh) {
     ChargeWatch w = watch;
     if (w == null) {
       return;
     }
-    silence.playFromStart();
-    if (frames.isEmpty()) {
-      origin = f.frame().time();
+    ChargeWatch.Call call = null;
+    for (ChargeFrame f : fresh) {
+      call = w.take(f, clock.getAsDouble());
+      frames.add(f.at(w.elapsed()));
+      if (call.stop() || call.ended()) {
+        break;
+      }
     }
-    ChargeFrame frame = f.frame().since(origin);
-    frames.add(frame);
+    if (frames.size() > MOST_FRAMES) {
+      ChargeFrame last = frames.getLast();
+      for (int k = frames.size() - 2; k > 0; k -= 2) {
+        frames.remove(k);
+      }
+      frames.set(frames.size() - 1, last);
+    }
     picture.show(frames);
+    ChargeFrame latest = frames.getLast();
     facts.setText(
-        "%s in, %s; highest group %s, lowest %s, %s."
+        "After %s: %s charged; highest group %s, lowest %s, warmest %s."
             .formatted(
-                Figures.duration(frame.time()),
+                Figures.duration(latest.time()),
                 Figures.of(w.charge(), Unit.AMPERE_HOUR),
-                Figures.of(f.frame().highest(), Unit.VOLT, 3),
-                Figures.of(f.frame().lowest(), Unit.VOLT, 3),
-                Figures.of(f.frame().warmest(), Unit.CELSIUS, 1)));
-    hear(w.take(frame));
+                Figures.of(latest.highest(), Unit.VOLT, 3),
+                Figures.of(latest.lowest(), Unit.VOLT, 3),
+                Figures.of(latest.warmest(), Unit.CELSIUS, 1)));
+    hear(call);
+  }
+
+  private void askAgain() {
+    ChargeWatch w = watch;
+    if (w != null) {
+      hear(w.await(clock.getAsDouble()));
+    }
   }
 
   private void hear(ChargeWatch.@Nullable Call c) {
     if (c == null) {
       return;
     }
-    String margin = c.margin().isEmpty() ? "" : " Left to the limit: " + c.margin() + ".";
-    call.setText((c.stop() ? "STOP. " : "") + c.say() + margin);
+    String margin = c.margin().isEmpty() ? "" : " Margin to the limit: " + c.margin() + ".";
+    String said = (c.stop() ? "STOP. " : "") + c.say() + margin;
+    if (!said.equals(call.getText())) {
+      call.setText(said);
+    }
     call.getStyleClass().removeAll("good", "bad");
+    if (c.stop() || c.state() == ChargeWatch.State.DOUBT) {
+      call.getStyleClass().add("bad");
+    }
     if (c.stop() || c.ended()) {
-      silence.stop();
+      asking.stop();
       state.watch(false);
       desk.plug(false);
+      watch = c.ended() ? null : watch;
     }
   }
 
   /** Another pack stands on the bench. */
   private void other() {
     watch = null;
+    asking.stop();
     frames.clear();
     picture.show(frames);
     call.setText("");
@@ -219,13 +251,13 @@ final class ChargeView extends StackPane {
   private void gone() {
     ChargeWatch w = watch;
     if (w != null) {
-      hear(w.silent(ChargeWatch.SILENCE + 1));
+      hear(w.lost());
     }
   }
 
   private void end() {
     desk.plug(false);
-    silence.stop();
+    asking.stop();
     state.watch(false);
     watch = null;
     call.setText("The charger is switched off. Let the pack rest for an hour and read the groups.");

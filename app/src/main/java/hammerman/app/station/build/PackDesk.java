@@ -4,9 +4,12 @@ import hammerman.app.job.DeviceLink;
 import hammerman.app.job.OwnStandIn;
 import hammerman.build.OnePack;
 import hammerman.design.Design;
+import hammerman.watch.ChargeFrame;
 import hammerman.watch.PackLine;
 import hammerman.watch.SimulatedPack;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -14,7 +17,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import org.jspecify.annotations.Nullable;
 
 /** Talks to what is on the bench: the meter, the BMS and the charger's plug. */
-final class PackDesk implements DeviceLink.Listener {
+final class PackDesk implements DeviceLink.Listener<PackLine> {
   /** Where a pack listens unless it is told otherwise. */
   static final int PORT = 7718;
 
@@ -26,11 +29,11 @@ final class PackDesk implements DeviceLink.Listener {
   private final BuildState state;
   private final ReadOnlyStringWrapper standing =
       new ReadOnlyStringWrapper(this, "standing", "Nothing is connected.");
-  private @Nullable DeviceLink link;
+  private @Nullable DeviceLink<PackLine> link;
   private @Nullable OwnStandIn standIn;
   private boolean wanted;
   private BiConsumer<Integer, Double> volts = (contact, v) -> {};
-  private Consumer<PackLine.Frame> frames = f -> {};
+  private Consumer<List<ChargeFrame>> frames = all -> {};
   private Runnable lost = () -> {};
 
   PackDesk(BuildState state) {
@@ -42,8 +45,8 @@ final class PackDesk implements DeviceLink.Listener {
     return standing.getReadOnlyProperty();
   }
 
-  /** Takes the frames of a charge, and is told when the connection is gone. */
-  void watch(Consumer<PackLine.Frame> take, Runnable gone) {
+  /** Takes the frames of a charge as they come, and is told when the connection is gone. */
+  void watch(Consumer<List<ChargeFrame>> take, Runnable gone) {
     frames = take;
     lost = gone;
   }
@@ -55,6 +58,7 @@ final class PackDesk implements DeviceLink.Listener {
     DeviceLink.open(
         "pack",
         port,
+        PackLine::read,
         this,
         opened -> {
           link = opened;
@@ -134,15 +138,22 @@ final class PackDesk implements DeviceLink.Listener {
   }
 
   @Override
-  public void said(String text) {
-    switch (PackLine.read(text)) {
-      case PackLine.Hello h ->
-          standing.set("Connected: %s, %d groups.".formatted(h.name(), h.groups()));
-      case PackLine.Volts v -> volts.accept(v.contact(), v.volts());
-      case PackLine.Frame f -> frames.accept(f);
-      case PackLine.Nonsense n -> state.say("A line was not understood (" + n.why() + ").");
-      case PackLine.Ask a -> {}
-      case PackLine.Plug p -> {}
+  public void said(List<PackLine> lines) {
+    List<ChargeFrame> fresh = new ArrayList<>();
+    for (PackLine line : lines) {
+      switch (line) {
+        case PackLine.Hello h ->
+            standing.set("Connected: %s, %d groups.".formatted(h.name(), h.groups()));
+        case PackLine.Volts v -> volts.accept(v.contact(), v.volts());
+        case PackLine.Frame f -> fresh.add(f.frame());
+        case PackLine.Nonsense n ->
+            state.say("A message from the pack was not understood (" + n.why() + ").");
+        case PackLine.Ask a -> {}
+        case PackLine.Plug p -> {}
+      }
+    }
+    if (!fresh.isEmpty()) {
+      frames.accept(fresh);
     }
   }
 

@@ -6,7 +6,6 @@ import hammerman.app.session.RunLog;
 import hammerman.forecast.Forecast;
 import hammerman.prove.MeterLine;
 import hammerman.prove.MeterLog;
-import hammerman.prove.SheetOfLog;
 import hammerman.prove.SimulatedMeter;
 import hammerman.record.Run;
 import hammerman.record.Run.Channel;
@@ -15,17 +14,17 @@ import hammerman.record.RunSheet.Holds;
 import hammerman.store.NotKept;
 import hammerman.store.SampleWriter;
 import hammerman.telemetry.Quantity;
-import hammerman.telemetry.Telemetry;
 import hammerman.unit.Unit;
 import java.io.IOException;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -38,7 +37,7 @@ import org.jspecify.annotations.Nullable;
  * A run as an inline meter tells it: every sample once and in its order, written into the record as
  * it comes; after a lost connection the same run goes on.
  */
-final class MeterDesk implements DeviceLink.Listener {
+final class MeterDesk implements DeviceLink.Listener<MeterLine> {
   /** Where a meter listens unless it is told otherwise. */
   static final int PORT = 7719;
 
@@ -72,10 +71,14 @@ final class MeterDesk implements DeviceLink.Listener {
             return t;
           });
 
-  private @Nullable DeviceLink link;
+  /** Batches that wait to be written. */
+  private final AtomicInteger unwritten = new AtomicInteger();
+
+  private @Nullable DeviceLink<MeterLine> link;
   private @Nullable OwnStandIn standIn;
   private @Nullable Taken taken;
   private MeterLog log = new MeterLog();
+  private long refusedSaid;
   private boolean wanted;
 
   /** A run that comes in; touched by the writing thread alone. */
@@ -83,50 +86,28 @@ final class MeterDesk implements DeviceLink.Listener {
     private final Run run;
     private @Nullable RunLog log;
     private @Nullable SampleWriter writer;
-    private double[] samples = new double[MeterLine.FIGURES * 4096];
-    private int used;
     private boolean failed;
 
     Taken(Run run) {
       this.run = run;
     }
 
-    void keep(double[] fresh) throws NotKept {
+    /**
+     * Keeps samples.
+     *
+     * @param commit whether they must be on the disk when this returns
+     */
+    void keep(double[] fresh, boolean commit) throws NotKept {
       SampleWriter to = writer;
       if (to == null) {
         throw new NotKept(NotKept.Reason.REFUSED, "The run was not begun.");
       }
-      if (used + fresh.length > samples.length) {
-        samples = Arrays.copyOf(samples, 2 * (used + fresh.length));
-      }
-      System.arraycopy(fresh, 0, samples, used, fresh.length);
-      used += fresh.length;
       for (int k = 0; k < fresh.length; k += MeterLine.FIGURES) {
         to.add(Arrays.copyOfRange(fresh, k, k + MeterLine.FIGURES));
       }
-    }
-
-    /** The run with what its samples say. */
-    Run described() {
-      int n = used / MeterLine.FIGURES;
-      double[][] of = new double[MeterLine.FIGURES][n];
-      for (int k = 0; k < n; k++) {
-        for (int c = 0; c < MeterLine.FIGURES; c++) {
-          of[c][k] = samples[k * MeterLine.FIGURES + c];
-        }
+      if (commit) {
+        to.checkpoint();
       }
-      for (int k = 0; k < n; k++) {
-        of[3][k] = Unit.CELSIUS.toCore(of[3][k]);
-      }
-      return Telemetry.of(
-              run.name(),
-              Map.of(
-                  Quantity.TIME, of[0],
-                  Quantity.VOLTAGE, of[1],
-                  Quantity.CURRENT, of[2],
-                  Quantity.TEMPERATURE, of[3]))
-          .map(t -> run.withSheet(SheetOfLog.of(t, run.sheet())))
-          .orElse(run);
     }
   }
 
@@ -158,6 +139,7 @@ final class MeterDesk implements DeviceLink.Listener {
     DeviceLink.open(
         "meter",
         port,
+        MeterLine::read,
         this,
         opened -> {
           link = opened;
@@ -185,6 +167,7 @@ final class MeterDesk implements DeviceLink.Listener {
       return;
     }
     log = new MeterLog();
+    refusedSaid = 0;
     String day =
         DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH)
             .format(state.now().atZone(ZoneId.systemDefault()));
@@ -195,7 +178,7 @@ final class MeterDesk implements DeviceLink.Listener {
     writing.execute(
         () -> {
           try {
-            RunLog into = state.session().keeper().beginRun(t.run);
+            RunLog into = state.session().keeper().beginLiveRun(t.run);
             t.log = into;
             t.writer = new SampleWriter(MeterLine.FIGURES, into::append);
           } catch (NotKept e) {
@@ -212,34 +195,49 @@ final class MeterDesk implements DeviceLink.Listener {
   }
 
   @Override
-  public void said(String line) {
-    switch (MeterLine.read(line)) {
-      case MeterLine.Hello h -> standing.set("Connected: %s.".formatted(h.name()));
-      case MeterLine.Samples s -> take(s);
-      case MeterLine.End e -> {
-        standing.set("The meter says that the run is over.");
-        end();
+  public void said(List<MeterLine> lines) {
+    List<double[]> fresh = new ArrayList<>();
+    boolean over = false;
+    for (MeterLine line : lines) {
+      switch (line) {
+        case MeterLine.Hello h -> standing.set("Connected: %s.".formatted(h.name()));
+        case MeterLine.Samples s -> fresh.add(log.take(s));
+        case MeterLine.End e -> over = true;
+        case MeterLine.Nonsense n ->
+            state.say("A message from the meter was not understood (" + n.why() + ").");
+        case MeterLine.Heard h -> {}
       }
-      case MeterLine.Nonsense n -> state.say("A line was not understood (" + n.why() + ").");
-      case MeterLine.Heard h -> {}
+    }
+    take(fresh.stream().flatMapToDouble(Arrays::stream).toArray());
+    if (log.refused() > refusedSaid) {
+      refusedSaid = log.refused();
+      state.say(
+          "%d samples of this run hold figures that cannot be, and are left out."
+              .formatted(refusedSaid));
+    }
+    if (over) {
+      standing.set("The meter says that the run is over.");
+      end();
     }
   }
 
-  private void take(MeterLine.Samples s) {
+  private void take(double[] fresh) {
     Taken t = taken;
-    double[] fresh = log.take(s);
     if (t == null || fresh.length == 0) {
       return;
     }
     long next = log.next();
-    DeviceLink to = link;
+    DeviceLink<MeterLine> to = link;
     rows.accept(fresh);
+    unwritten.incrementAndGet();
     writing.execute(
         () -> {
+          // Where more waits already, one commit for all of it is enough.
+          boolean last = unwritten.decrementAndGet() == 0;
           try {
             if (!t.failed) {
-              t.keep(fresh);
-              if (to != null) {
+              t.keep(fresh, last);
+              if (last && to != null) {
                 to.say(MeterLine.heard(next));
               }
             }
@@ -273,7 +271,7 @@ final class MeterDesk implements DeviceLink.Listener {
     }
     try {
       from.finish();
-      into.finish(from.samples(), t.described());
+      into.finishLive(from.samples(), t.run);
       Platform.runLater(
           () -> {
             standing.set("Kept with %d samples, at Runs.".formatted(from.samples()));

@@ -38,7 +38,7 @@ import org.jspecify.annotations.Nullable;
  * The tests in the bays: begun in the record first, then said to the tester if one is connected;
  * what it finds is kept once, and only then is the tester told that it need not say it again.
  */
-final class TesterDesk implements DeviceLink.Listener {
+final class TesterDesk implements DeviceLink.Listener<TesterLine> {
   /** Where a tester listens unless it is told otherwise. */
   static final int PORT = 7717;
 
@@ -49,7 +49,7 @@ final class TesterDesk implements DeviceLink.Listener {
   private final ReadOnlyStringWrapper standing =
       new ReadOnlyStringWrapper(this, "standing", "No tester is connected.");
   private Hearing hearing = new Hearing();
-  private @Nullable DeviceLink link;
+  private @Nullable DeviceLink<TesterLine> link;
   private boolean wanted;
   private @Nullable OwnStandIn standIn;
 
@@ -64,10 +64,6 @@ final class TesterDesk implements DeviceLink.Listener {
   /** How the tester stands, in words. */
   ReadOnlyStringProperty standingProperty() {
     return standing.getReadOnlyProperty();
-  }
-
-  boolean isConnected() {
-    return link != null;
   }
 
   /** Returns the latest reading of each running test. */
@@ -94,6 +90,7 @@ final class TesterDesk implements DeviceLink.Listener {
     DeviceLink.open(
         "tester",
         port,
+        TesterLine::read,
         this,
         opened -> {
           link = opened;
@@ -242,12 +239,7 @@ final class TesterDesk implements DeviceLink.Listener {
   }
 
   @Override
-  public void said(String text) {
-    TesterLine line = TesterLine.read(text);
-    if (line instanceof TesterLine.Hello h) {
-      standing.set("Connected: %s, %d bays.".formatted(h.name(), h.bays()));
-      changed.run();
-    }
+  public void said(List<TesterLine> lines) {
     // Another project may have been opened since it was connected.
     running()
         .forEach(
@@ -257,12 +249,26 @@ final class TesterDesk implements DeviceLink.Listener {
                 hearing.expect(number(test.at(), bay), bay);
               }
             });
-    hearing.hear(line).ifPresent(this::heard);
+    boolean shown = false;
+    for (TesterLine line : lines) {
+      if (line instanceof TesterLine.Hello h) {
+        standing.set("Connected: %s, %d bays.".formatted(h.name(), h.bays()));
+        shown = true;
+      }
+      Heard heard = hearing.hear(line).orElse(null);
+      shown |= heard instanceof Heard.Progress;
+      if (heard != null) {
+        heard(heard);
+      }
+    }
+    if (shown) {
+      changed.run();
+    }
   }
 
   private void heard(Heard heard) {
     switch (heard) {
-      case Heard.Progress p -> changed.run();
+      case Heard.Progress p -> {}
       case Heard.Result r -> keep(r.done());
       case Heard.Failure f -> keep(f.failed());
       case Heard.Again a -> kept(a.test());
