@@ -1,10 +1,10 @@
 package hammerman.app;
 
-import hammerman.app.session.Settings;
 import hammerman.app.session.Workshop;
 import hammerman.app.theme.Theme;
 import hammerman.forecast.Forecast;
 import hammerman.store.OwnStore;
+import hammerman.store.ProgramFolder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -40,12 +40,15 @@ public final class Launcher {
     // On the class path JavaFX warns at every start; it is meant to lie there.
     TOOLKIT.setLevel(Level.SEVERE);
     flat();
+    if (System.getProperty(Logging.FOLDER) == null) {
+      System.setProperty(Logging.FOLDER, ProgramFolder.home().toString());
+    }
     boolean walk = args.length > 0 && HammermanApp.walks(args[0]);
     // The database's library and the first forecast take their time; meanwhile the toolkit starts.
     // Each has a thread: the common ones are too few on a small machine.
     CompletableFuture<Forecast> begun = beside("begun", Workshop::begun);
     opening =
-        beside("store", () -> store(walk ? temporary() : Settings.home()))
+        beside("store", () -> store(walk ? temporary() : ProgramFolder.home()))
             .thenCombine(begun, Launcher::workshop);
     Theme.loadFonts();
     try {

@@ -10,6 +10,7 @@ import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -47,6 +48,9 @@ public final class Main {
   /** Exit code when the input cannot be used. */
   static final int UNUSABLE = 2;
 
+  /** The longest message, characters. */
+  private static final int LONGEST = 280;
+
   private Main() {}
 
   public static void main(String[] args) {
@@ -67,6 +71,8 @@ public final class Main {
   static int run(String[] args, PrintWriter out, PrintWriter err) {
     return new CommandLine(new Main())
         .setCaseInsensitiveEnumValuesAllowed(true)
+        .setExpandAtFiles(false)
+        .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
         .setOut(out)
         .setErr(err)
         .setExecutionExceptionHandler(
@@ -77,19 +83,27 @@ public final class Main {
                           || e instanceof NotKept
                           || e instanceof UnreadableTable
                       ? e.getMessage()
-                      : "internal error: " + e;
-              line.getErr()
-                  .println("hammerman: " + String.valueOf(message).replaceAll("\\s*\\R\\s*", " "));
+                      : ErrorLog.note(e);
+              line.getErr().println("hammerman: " + plain(message));
               return UNUSABLE;
             })
         .setParameterExceptionHandler(
             (e, words) -> {
               CommandLine of = e.getCommandLine();
               String which = of.getCommandSpec().qualifiedName();
-              of.getErr().println("hammerman: %s; see %s --help.".formatted(said(e), which));
+              of.getErr().println("hammerman: %s; see %s --help.".formatted(plain(said(e)), which));
               return UNUSABLE;
             })
         .execute(args);
+  }
+
+  /** One line without control codes, and not endless: what was typed is a stranger's. */
+  private static String plain(@Nullable String message) {
+    String line =
+        String.valueOf(message)
+            .replaceAll("\\s*\\R\\s*", " ")
+            .replaceAll("[\\p{Cntrl}\\p{Cf}]", "\uFFFD");
+    return line.length() <= LONGEST ? line : line.substring(0, LONGEST - 1) + "…";
   }
 
   /** Names the nearest command if there is none of this name. */

@@ -32,7 +32,8 @@ final class ChargeSteps {
                     .formatted(Figures.of(cell.temperatures().chargeHighest(), Unit.CELSIUS, 0)))
         .tools("thermometer")
         .caution(
-            "Never charge below 0 °C, never unattended, never under anything you cannot lose.",
+            "Never charge below %s, never unattended, never under anything you cannot lose."
+                .formatted(Figures.of(cell.temperatures().chargeLowest(), Unit.CELSIUS, 0)),
             "If a cell swells, hisses or smells: pull the mains plug, go away from the smoke.")
         .protects()
         .expects(
@@ -43,7 +44,7 @@ final class ChargeSteps {
             Unit.CELSIUS,
             "the cell's own limits of charging")
         .ifLow(
-            "too cold: lithium plates out and shorts the cell later",
+            "too cold: metal plates out inside and can short the cell later",
             "bring the pack indoors for a day")
         .ifHigh("too hot", "wait for the evening")
         .gate();
@@ -92,7 +93,9 @@ final class ChargeSteps {
 
   private void ends(ChargePlan plan, Charge course) {
     double perCell = on.design().chargeVoltagePerCell();
-    double over = on.bms().map(b -> b.overVoltage()).orElse(on.cell().fullVoltage() + 0.05);
+    double full = on.cell().fullVoltage() + 0.05;
+    double over = on.bms().map(b -> b.overVoltage()).orElse(full);
+    double most = Math.min(over, full);
     steps
         .step(
             Stage.CHARGE,
@@ -103,9 +106,9 @@ final class ChargeSteps {
         .handles(Live.BALANCE_LEADS)
         .protects()
         .expects(
-            Math.min(perCell, over),
-            perCell - 0.1,
-            Math.max(over, perCell),
+            perCell,
+            Math.min(perCell, most) - 0.1,
+            most,
             Unit.VOLT,
             "the charge voltage for one group; the BMS opens at " + Figures.of(over, Unit.VOLT, 3))
         .ifLow("the charge has not ended", "wait until the current is a twentieth of the charger's")

@@ -4,6 +4,7 @@ import de.siegmar.fastcsv.writer.CsvWriter;
 import hammerman.design.SecondPack;
 import hammerman.duty.LeadBattery;
 import hammerman.forecast.Forecast;
+import hammerman.table.CellText;
 import hammerman.unit.Figures;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -122,7 +123,7 @@ public record PartsList(List<PartItem> items, double takenOut) {
         csv.writeRecord(
             p.key(),
             p.kind().label(),
-            p.name(),
+            CellText.written(p.name()),
             Figures.compact(p.quantity()),
             Figures.compact(p.spare()),
             p.unit(),

@@ -1,5 +1,7 @@
 package hammerman.build;
 
+import hammerman.finding.Finding;
+import hammerman.finding.Severity;
 import hammerman.forecast.Forecast;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -31,6 +33,8 @@ public record Procedure(List<Step> steps) {
    */
   public static Procedure of(Forecast forecast, Map<String, Double> readings) {
     List<Step> all = new ArrayList<>();
+    List<Finding> stops =
+        forecast.judgements().stream().filter(f -> f.severity() == Severity.STOP).toList();
     List<Ground> packs = OnePack.all(forecast).stream().map(p -> new Ground(p, readings)).toList();
     Ground first = packs.getFirst();
     Optional<Ground> second = packs.stream().skip(1).findFirst();
@@ -38,16 +42,16 @@ public record Procedure(List<Step> steps) {
         first.isHigh()
             || second.map(s -> first.pack().fullVoltage() + s.pack().fullVoltage()).orElse(0.0)
                 > Ground.TOUCH;
-    StepList steps = new StepList("", all, List.of());
+    StepList steps = new StepList("", all, List.of(), stops);
     new CellSteps(first, steps).bench(high);
     List<String> bench = steps.ends();
     pack(first, steps, true);
     if (second.isPresent()) {
-      StepList more = new StepList(Step.SECOND, all, bench);
+      StepList more = new StepList(Step.SECOND, all, bench, stops);
       pack(second.get(), more, false);
       List<String> both = new ArrayList<>(steps.ends());
       both.addAll(more.ends());
-      StepList joined = new StepList("", all, both);
+      StepList joined = new StepList("", all, both, stops);
       TwoPackSteps.add(first, second.get(), joined);
       new RunSteps(first, joined).add();
     } else {

@@ -64,7 +64,7 @@ final class RunSteps {
         .caution("Touch the outside of covers only; what is bare is live.")
         .protects()
         .expects(
-            Math.min(most, 303.15),
+            Math.min(Math.max(most, 253.15), 303.15),
             253.15,
             most,
             Unit.CELSIUS,

@@ -1,10 +1,14 @@
 package hammerman.build;
 
+import hammerman.finding.Finding;
+import hammerman.unit.Dimension;
+import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 final class StepList {
   private final String prefix;
   private final List<Step> steps;
+  private final List<Finding> stops;
   private List<String> gate;
   private final List<String> sinceGate = new ArrayList<>();
 
@@ -21,8 +26,10 @@ final class StepList {
    * @param prefix of the ids
    * @param steps to add to
    * @param gate what all of them need
+   * @param stops findings of the design that must be resolved before it is built
    */
-  StepList(String prefix, List<Step> steps, List<String> gate) {
+  StepList(String prefix, List<Step> steps, List<String> gate, List<Finding> stops) {
+    this.stops = List.copyOf(stops);
     this.prefix = prefix;
     this.steps = steps;
     this.gate = List.copyOf(gate);
@@ -100,8 +107,35 @@ final class StepList {
       return this;
     }
 
+    /**
+     * What should be read. Where the design contradicts itself, so that what it would give is not
+     * what is safe, only what is safe is let pass, and the findings are said at the step.
+     */
     Draft expects(double value, double low, double high, Unit unit, String why) {
-      return expects(new Expected(value, low, high, unit, why));
+      if (low <= value && value <= high) {
+        return expects(new Expected(value, low, high, unit, why));
+      }
+      cautions.add(contradiction(value, high, unit));
+      double least = Math.min(low, high);
+      return Double.isNaN(value + least)
+          ? this
+          : expects(new Expected(Math.clamp(value, least, high), least, high, unit, why));
+    }
+
+    private String contradiction(double value, double high, Unit unit) {
+      String design =
+          value > high
+              ? "The design would give %s here, and no more than %s is allowed."
+                  .formatted(
+                      Figures.of(value, unit, unit.dimension() == Dimension.VOLTAGE ? 2 : 1),
+                      Figures.of(high, unit, unit.dimension() == Dimension.VOLTAGE ? 2 : 1))
+              : "The design contradicts itself here.";
+      String why =
+          stops.stream()
+              .limit(3)
+              .map(f -> f.title() + ".")
+              .collect(Collectors.joining(" ", " Stop, and resolve this first: ", ""));
+      return design + (stops.isEmpty() ? " Stop, and check the design first." : why);
     }
 
     Draft ifLow(String say, String next) {

@@ -25,4 +25,17 @@ public record Health(@In(Unit.PERCENT) double capacity, @In(Unit.PERCENT) double
   boolean isNew() {
     return capacity == 1 && resistance == 1;
   }
+
+  /**
+   * Health within what can be told: at least a fifth of the capacity, at most ten times the
+   * resistance. What no law tells, as far beyond its range, counts as the worst.
+   *
+   * @param capacity left, as a share of a new cell's
+   * @param resistance against a new cell's
+   */
+  public static Health within(double capacity, double resistance) {
+    return new Health(
+        Double.isNaN(capacity) ? 0.2 : Math.clamp(capacity, 0.2, 1),
+        Double.isNaN(resistance) ? 10 : Math.clamp(resistance, 1, 10));
+  }
 }

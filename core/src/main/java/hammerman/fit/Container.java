@@ -24,9 +24,13 @@ public record Container(
     Point exit,
     @In(Unit.MILLIMETRE) double clearance)
     implements ContainerBuilder.With {
+  /** The largest floor, m²; it holds some 7,000 cells of the smallest usual size. */
+  private static final double LARGEST = 2;
+
   public Container {
     Valid.range("Depth of the box", depth, 1e-3, 5, Unit.MILLIMETRE);
     keepOuts = List.copyOf(keepOuts);
+    Valid.range("Floor of the box", outline.area(), 0, LARGEST, Unit.SQUARE_METRE);
     Valid.count("Keep-outs", keepOuts.size(), 0, 100);
     Valid.range("Clearance to the walls", clearance, 0, 0.1, Unit.MILLIMETRE);
   }

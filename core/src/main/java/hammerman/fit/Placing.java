@@ -76,11 +76,13 @@ public record Placing(List<Point> places, List<Sheet> sheets, Footprint footprin
     int tried = 0;
     Lattice lattice = Lattice.of(f, pattern);
     Coordinate[] rim = room.convexHull().getCoordinates();
-    for (double turn : turns(box, lattice)) {
-      for (int i = 0; i < SHIFTS; i++) {
-        for (int j = 0; j < SHIFTS; j++) {
+    Trials trials = Trials.of(room, lattice, turns(box, lattice));
+    int shifts = trials.shifts();
+    for (double turn : trials.turns()) {
+      for (int i = 0; i < shifts; i++) {
+        for (int j = 0; j < shifts; j++) {
           List<Point> places =
-              lattice.places(rim, f, turn, i / (double) SHIFTS, j / (double) SHIFTS, allows);
+              lattice.places(rim, f, turn, i / (double) shifts, j / (double) shifts, allows);
           tried++;
           if (places.size() > best.size()) {
             best = places;
@@ -90,6 +92,30 @@ public record Placing(List<Point> places, List<Sheet> sheets, Footprint footprin
       }
     }
     return new Floor(best, bestTurn, tried);
+  }
+
+  /**
+   * Which turns and shifts are tried. In a large box one cell more or less counts little, and
+   * trying all would take minutes; there fewer are.
+   *
+   * @param turns rad
+   * @param shifts along each axis
+   */
+  private record Trials(List<Double> turns, int shifts) {
+    /** Places looked at in all, some hundred nanoseconds each. */
+    private static final double MOST = 4e6;
+
+    static Trials of(Geometry room, Lattice lattice, List<Double> turns) {
+      var extent = room.getEnvelopeInternal();
+      double sites = 1 + extent.getArea() / (lattice.across() * lattice.row());
+      int every = (int) Math.max(1, Math.ceil(sites * turns.size() / MOST));
+      List<Double> some = new ArrayList<>();
+      for (int k = 0; k < turns.size(); k += every) {
+        some.add(turns.get(k));
+      }
+      int shifts = (int) Math.clamp(Math.sqrt(MOST / (sites * some.size())), 1, SHIFTS);
+      return new Trials(some, shifts);
+    }
   }
 
   private static Allows allows(Geometry room, Footprint f) {

@@ -209,7 +209,7 @@ public record Forecast(
     double growth = life.resistanceGrowth().orElse(Health.WORN_RESISTANCE - 1);
     double brought = life.curve().getFirst().loss();
     double left = life.endOfLife() / Math.max(life.endOfLife(), 1 - brought);
-    return new Health(Math.clamp(left, 0.2, 1), Math.clamp(1 + growth, 1, 10));
+    return Health.within(left, 1 + growth);
   }
 
   private static Health health(Design design) {

@@ -69,7 +69,7 @@ public record LifeForecast(
         resistanceGrowth.isPresent()
             ? p.resistance()
             : (Health.WORN_RESISTANCE - 1) * p.loss() / (1 - endOfLife);
-    return new Health(Math.clamp(left, 0.2, 1), Math.clamp(1 + growth, 1, 10));
+    return Health.within(left, 1 + growth);
   }
 
   /** Returns the point of the curve at a time, in years, or right after it; else the last. */

@@ -9,7 +9,8 @@ import org.locationtech.jts.geom.Coordinate;
 
 /**
  * Shapes of DXF text: pairs of lines, a group code and its value. Read are polylines of both kinds
- * with their bulges, lines, arcs and circles, in mm; splines, blocks and other entities are not.
+ * with their bulges, lines, arcs, circles, ellipses and splines, in the unit that the head names
+ * ({@code $INSUNITS}), else in mm; blocks and other entities are not.
  */
 final class DxfShapes {
   private final Linework work;
@@ -19,8 +20,12 @@ final class DxfShapes {
   private final List<Coordinate> corners = new ArrayList<>();
 
   private final List<Double> bulges = new ArrayList<>();
+  private final DxfSpline spline = new DxfSpline();
   private boolean polyline;
   private boolean closed;
+
+  /** One unit of the drawing, m. */
+  private double unit = 1e-3;
 
   DxfShapes(Linework work, String name) {
     this.work = work;
@@ -42,7 +47,15 @@ final class DxfShapes {
         ended(entity, values);
         entity = value;
         values.clear();
-      } else if (code.matches("10|20|40|42|50|51|70|11|21")) {
+      } else if (code.equals("9")) {
+        entity = value;
+      } else if (entity.equals("$INSUNITS") && code.equals("70")) {
+        unit = metres((int) Linework.number(value, name));
+      } else if (entity.equals("SPLINE")) {
+        if (code.matches("10|20|11|21|40|41|70|71")) {
+          spline.take(code, Linework.number(value, name));
+        }
+      } else if (code.matches("10|20|40|41|42|50|51|70|11|21")) {
         if (entity.equals("LWPOLYLINE") && code.equals("10")) {
           vertex(values);
         }
@@ -73,6 +86,11 @@ final class DxfShapes {
       case "SEQEND" -> finish();
       case "LINE" -> work.open(List.of(at(v, "10", "20"), at(v, "11", "21")));
       case "CIRCLE" -> work.closed(arc(v, 0, 2 * Math.PI));
+      case "SPLINE" -> {
+        work.line(spline.points().stream().map(this::scaled).toList());
+        spline.clear();
+      }
+      case "ELLIPSE" -> work.line(ellipse(v));
       case "ARC" -> {
         double from = Math.toRadians(of(v, "50"));
         double sweep = Math.toRadians(of(v, "51")) - from;
@@ -140,7 +158,7 @@ final class DxfShapes {
 
   private List<Coordinate> arc(Map<String, Double> v, double from, double sweep) {
     Coordinate middle = at(v, "10", "20");
-    double radius = of(v, "40") / 1000;
+    double radius = of(v, "40") * unit;
     int pieces = Linework.pieces(radius, sweep, Linework.TOLERANCE);
     List<Coordinate> points = new ArrayList<>();
     for (int k = 0; k <= pieces; k++) {
@@ -150,8 +168,48 @@ final class DxfShapes {
     return points;
   }
 
+  /** An ellipse by its middle, the end of its longer half axis, and the ratio of the other. */
+  private List<Coordinate> ellipse(Map<String, Double> v) {
+    Coordinate middle = at(v, "10", "20");
+    Coordinate axis = at(v, "11", "21");
+    double ratio = of(v, "40");
+    double from = v.getOrDefault("41", 0.0);
+    double sweep = v.getOrDefault("42", 2 * Math.PI) - from;
+    sweep = sweep <= 0 ? sweep + 2 * Math.PI : sweep;
+    double radius = Math.hypot(axis.x, axis.y);
+    int pieces = Linework.pieces(radius, sweep, Linework.TOLERANCE);
+    List<Coordinate> points = new ArrayList<>();
+    for (int k = 0; k <= pieces; k++) {
+      double t = from + sweep * k / pieces;
+      double a = Math.cos(t);
+      double b = ratio * Math.sin(t);
+      points.add(
+          new Coordinate(middle.x + a * axis.x - b * axis.y, middle.y + a * axis.y + b * axis.x));
+    }
+    return points;
+  }
+
+  private Coordinate scaled(Coordinate c) {
+    return new Coordinate(c.x * unit, c.y * unit);
+  }
+
+  /** Metres of a unit by its number in the head; without one, and for others, mm. */
+  private static double metres(int number) {
+    return switch (number) {
+      case 1 -> 0.0254;
+      case 2 -> 0.3048;
+      case 5 -> 0.01;
+      case 6 -> 1;
+      case 8 -> 2.54e-8;
+      case 9 -> 2.54e-5;
+      case 13 -> 1e-6;
+      case 14 -> 0.1;
+      default -> 1e-3;
+    };
+  }
+
   private Coordinate at(Map<String, Double> v, String x, String y) {
-    return new Coordinate(of(v, x) / 1000, of(v, y) / 1000);
+    return new Coordinate(of(v, x) * unit, of(v, y) * unit);
   }
 
   private double of(Map<String, Double> v, String code) {

@@ -3,6 +3,7 @@ package hammerman.outline;
 import hammerman.fit.Outline;
 import hammerman.fit.Point;
 import hammerman.unit.InvalidValue;
+import hammerman.unit.Sentence;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
@@ -103,11 +104,20 @@ final class Linework {
 
   /** Reads a figure of a file. */
   static double number(String typed, String name) {
+    double v;
     try {
-      return Double.parseDouble(typed.strip());
+      v = Double.parseDouble(typed.strip());
     } catch (NumberFormatException e) {
-      throw new InvalidValue(
-          name, "“" + typed.strip() + "”", "not a figure", "Correct it, or save the file anew.");
+      // Said below, as what is endless is.
+      v = Double.NaN;
     }
+    if (!Double.isFinite(v)) {
+      throw new InvalidValue(
+          name,
+          "“" + Sentence.printable(typed.strip()) + "”",
+          "not a figure",
+          "Correct it, or save the file anew.");
+    }
+    return v;
   }
 }

@@ -201,7 +201,7 @@ public record MatchedCells(List<Group> groups, boolean direct, @Nullable List<St
         direct && meanResistance().isPresent()
             ? was.resistance() * meanResistance().getAsDouble() / type.r10()
             : was.resistance();
-    return type.withHealth(new Health(Math.clamp(left, 0.2, 1), Math.clamp(grown, 1, 10)))
+    return type.withHealth(Health.within(left, grown))
         .withCapacity(meanCapacity())
         .withR10(direct ? meanResistance().orElse(type.r10()) : type.r10());
   }

@@ -10,6 +10,7 @@ import hammerman.cell.Chemistry;
 import hammerman.cell.CycleLife;
 import hammerman.guard.Parts;
 import hammerman.project.UnreadableProject.Reason;
+import hammerman.table.CellText;
 import hammerman.table.TableFile;
 import hammerman.table.UnreadableTable;
 import hammerman.unit.InvalidValue;
@@ -152,7 +153,8 @@ public final class CellFile {
   }
 
   private static List<String> line(CellType c) {
-    List<String> l = new ArrayList<>(List.of(c.id(), c.name(), c.chemistry().name()));
+    List<String> l =
+        new ArrayList<>(List.of(c.id(), CellText.written(c.name()), c.chemistry().name()));
     switch (c.format()) {
       case CellFormat.Cylinder f ->
           l.addAll(List.of("cylinder", mm(f.diameter()), mm(f.diameter()), mm(f.height())));
@@ -181,7 +183,7 @@ public final class CellFile {
             plain(c.mass(), Unit.GRAM),
             plain(c.price(), Unit.MONEY),
             plain(c.specificHeat(), Unit.JOULE_PER_KILOGRAM_KELVIN),
-            c.source()));
+            CellText.written(c.source())));
     CycleLife told = c.cycleLife();
     l.addAll(
         told == null
@@ -239,7 +241,7 @@ public final class CellFile {
     Row(TableFile table, List<String> fields) {
       this.table = table;
       for (int k = 0; k < Math.min(fields.size(), table.columns().size()); k++) {
-        values.put(table.columns().get(k), fields.get(k).strip());
+        values.put(table.columns().get(k), CellText.read(fields.get(k).strip()));
       }
     }
 

@@ -1,6 +1,7 @@
 package hammerman.sort;
 
 import hammerman.record.InventoryCell;
+import hammerman.table.CellText;
 import hammerman.table.TableFile;
 import hammerman.table.UnreadableTable;
 import hammerman.unit.InvalidValue;
@@ -157,7 +158,7 @@ public final class CellSheet {
     List<String> wrong = new ArrayList<>();
     table.rows(
         (line, fields) -> {
-          String label = field(columns.get(Column.LABEL), fields).strip();
+          String label = text(columns.get(Column.LABEL), fields);
           double capacity = value(table, columns, Column.CAPACITY, fields);
           double resistance = value(table, columns, Column.RESISTANCE, fields);
           double voltage = value(table, columns, Column.VOLTAGE, fields);
@@ -188,18 +189,22 @@ public final class CellSheet {
     double price = table.number(field(columns.get(Column.PRICE), fields));
     return new InventoryCell(
             label,
-            field(columns.get(Column.TYPE), fields).strip(),
-            field(columns.get(Column.LOT), fields).strip(),
-            field(columns.get(Column.SOURCE), fields).strip(),
+            text(columns.get(Column.TYPE), fields),
+            text(columns.get(Column.LOT), fields),
+            text(columns.get(Column.SOURCE), fields),
             null,
             Double.isNaN(price) ? null : price,
-            field(columns.get(Column.NOTES), fields).strip(),
-            field(columns.get(Column.PHOTO), fields).strip())
+            CellText.read(field(columns.get(Column.NOTES), fields)),
+            text(columns.get(Column.PHOTO), fields))
         .boughtOn(field(columns.get(Column.BOUGHT), fields));
   }
 
   private static String field(@Nullable Source source, List<String> of) {
     return source == null || source.index() >= of.size() ? "" : of.get(source.index());
+  }
+
+  private static String text(@Nullable Source source, List<String> of) {
+    return CellText.read(field(source, of).strip());
   }
 
   /** A figure in the core's unit; a unit written in the field itself counts before the column's. */

@@ -1,6 +1,7 @@
 package hammerman.sort;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
+import hammerman.table.CellText;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.io.IOException;
@@ -33,20 +34,21 @@ public final class StockTable {
         MeasuredCell m = e.cell().measured();
         var d = e.cell().described();
         csv.writeRecord(
-            d.label(),
-            figure(m.capacity(), Unit.MILLIAMPERE_HOUR),
-            figure(m.resistance(), Unit.MILLIOHM),
-            figure(m.voltage(), Unit.VOLT),
-            figure(m.selfDischarge(), Unit.MILLIVOLT_PER_DAY),
-            e.words(),
-            e.why(),
-            d.type(),
-            d.lot(),
-            d.source(),
-            d.bought() == null ? "" : d.bought().toString(),
-            d.price() == null ? "" : Figures.plain(d.price()),
-            d.notes(),
-            d.photo());
+            CellText.written(
+                d.label(),
+                figure(m.capacity(), Unit.MILLIAMPERE_HOUR),
+                figure(m.resistance(), Unit.MILLIOHM),
+                figure(m.voltage(), Unit.VOLT),
+                figure(m.selfDischarge(), Unit.MILLIVOLT_PER_DAY),
+                e.words(),
+                e.why(),
+                d.type(),
+                d.lot(),
+                d.source(),
+                d.bought() == null ? "" : d.bought().toString(),
+                d.price() == null ? "" : Figures.plain(d.price()),
+                d.notes(),
+                d.photo()));
       }
     }
   }
@@ -64,7 +66,7 @@ public final class StockTable {
           csv.writeRecord(
               String.valueOf(g + 1),
               String.valueOf(k + 1),
-              cells.get(k).label(),
+              CellText.written(cells.get(k).label()),
               figure(cells.get(k).capacity(), Unit.MILLIAMPERE_HOUR),
               figure(cells.get(k).resistance(), Unit.MILLIOHM));
         }

@@ -1,6 +1,9 @@
 package hammerman.store;
 
 import hammerman.store.NotKept.Reason;
+import hammerman.unit.Sentence;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
@@ -9,8 +12,13 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.apache.commons.io.FileUtils;
 import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteException;
@@ -20,9 +28,13 @@ final class Database implements AutoCloseable {
   /** The largest text or blob read, bytes: a document of 64 MiB and some. */
   private static final int LARGEST_VALUE = 80 << 20;
 
+  private static final Pattern TABLE = Pattern.compile("\\bFROM (\\w+)");
+
   private final Path file;
   private final Connection connection;
   private final Map<String, PreparedStatement> prepared = new HashMap<>();
+  private final Set<String> hidden = new LinkedHashSet<>();
+  private final @Nullable Path folder;
 
   /** How a file is opened. */
   enum Access {
@@ -44,12 +56,39 @@ final class Database implements AutoCloseable {
     T read(ResultSet row) throws SQLException;
   }
 
-  private Database(Path file, Connection connection) {
+  private Database(Path file, Connection connection, @Nullable Path folder) {
     this.file = file;
     this.connection = connection;
+    this.folder = folder;
   }
 
   static Database open(Path file, Access access) throws SQLException {
+    return open(file, file, access, null);
+  }
+
+  /**
+   * Opens a copy of a file with what is pending beside it; the file itself is not touched.
+   *
+   * @param withPending whether what lies beside it is its own
+   */
+  static Database ofCopy(Path file, boolean withPending) throws SQLException, IOException {
+    Path folder = Files.createTempDirectory("hammerman-copy");
+    try {
+      Path copy = folder.resolve("copy");
+      if (withPending) {
+        Companions.copy(file, copy);
+      } else {
+        Files.copy(file, copy);
+      }
+      return open(file, copy, Access.WRITE, folder);
+    } catch (IOException | SQLException e) {
+      FileUtils.deleteQuietly(folder.toFile());
+      throw e;
+    }
+  }
+
+  private static Database open(Path named, Path file, Access access, @Nullable Path folder)
+      throws SQLException {
     SQLiteConfig config = new SQLiteConfig();
     config.setReadOnly(access != Access.WRITE);
     config.enforceForeignKeys(true);
@@ -61,8 +100,10 @@ final class Database implements AutoCloseable {
       url += "?immutable=1";
     }
     Connection connection = config.createConnection("jdbc:sqlite:" + url);
-    Database database = new Database(file, connection);
+    Database database = new Database(named, connection, folder);
     try {
+      // Put into the file by ProjectStore, which writes down what the file was before and after.
+      database.execute("PRAGMA wal_autocheckpoint = 0");
       database.execute("PRAGMA trusted_schema = OFF");
       database.execute("PRAGMA cell_size_check = ON");
       return database;
@@ -75,7 +116,7 @@ final class Database implements AutoCloseable {
   /** A database that lives in memory alone. */
   static Database inMemory() throws SQLException {
     return new Database(
-        Path.of("memory"), new SQLiteConfig().createConnection("jdbc:sqlite::memory:"));
+        Path.of("memory"), new SQLiteConfig().createConnection("jdbc:sqlite::memory:"), null);
   }
 
   Path file() {
@@ -134,10 +175,32 @@ final class Database implements AutoCloseable {
     List<T> found = new ArrayList<>();
     try (ResultSet r = statement(sql, values).executeQuery()) {
       while (r.next()) {
-        found.add(row.read(r));
+        try {
+          found.add(row.read(r));
+        } catch (RuntimeException e) {
+          // What one row holds must not hide the others.
+          hidden.add(
+              "%s %s cannot be read (%s)"
+                  .formatted(
+                      table(sql),
+                      Sentence.printable(String.valueOf(r.getString(1))),
+                      Sentence.printable(String.valueOf(e.getMessage()))));
+        }
       }
     }
     return found;
+  }
+
+  private static String table(String sql) {
+    Matcher m = TABLE.matcher(sql);
+    return m.find() ? m.group(1) : "row";
+  }
+
+  /** Returns which rows could not be read since this was asked last, in words. */
+  List<String> takeHidden() {
+    List<String> all = List.copyOf(hidden);
+    hidden.clear();
+    return all;
   }
 
   /** Does all of some work or nothing of it. */
@@ -225,6 +288,10 @@ final class Database implements AutoCloseable {
     } catch (SQLException e) {
       // A connection that cannot be closed has nothing left to lose: all is committed.
       return;
+    } finally {
+      if (folder != null) {
+        FileUtils.deleteQuietly(folder.toFile());
+      }
     }
   }
 }

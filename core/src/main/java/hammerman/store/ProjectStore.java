@@ -21,26 +21,46 @@ public final class ProjectStore implements AutoCloseable {
   private final Path file;
   private final Database database;
   private final @Nullable WriterLock lock;
-  private final @Nullable Object fileKey;
+  private final @Nullable Guarded guarded;
   private final DesignBook design;
   private final Inventory inventory;
   private final BuildBook buildBook;
   private final RunBook runBook;
   private final ProofBook proofBook;
   private long dataVersion;
+  private boolean foreign;
 
-  private ProjectStore(Path file, Database database, @Nullable WriterLock lock)
+  private ProjectStore(
+      Path file, Database database, @Nullable WriterLock lock, @Nullable Guarded guarded)
       throws SQLException {
     this.file = file;
     this.database = database;
     this.lock = lock;
-    fileKey = StoreFile.key(file);
+    this.guarded = guarded;
     dataVersion = database.number("PRAGMA data_version");
     design = new DesignBook(this);
     inventory = new Inventory(this);
     buildBook = new BuildBook(this);
     runBook = new RunBook(this);
     proofBook = new ProofBook(this);
+  }
+
+  /** One that is only looked at. */
+  static ProjectStore reading(Path file, Database database) throws SQLException {
+    return new ProjectStore(file, database, null, null);
+  }
+
+  /** One that is worked on; what it holds was accepted, and nothing lies beside it. */
+  private static ProjectStore working(Path file, WriterLock lock) throws IOException, SQLException {
+    Stamp stamp = Stamp.of(file);
+    lock.note(stamp.words());
+    Database database = Database.open(file, Access.WRITE);
+    try {
+      return new ProjectStore(file, database, lock, new Guarded(file, database, lock, stamp));
+    } catch (IOException | SQLException e) {
+      database.close();
+      throw e;
+    }
   }
 
   /**
@@ -55,25 +75,22 @@ public final class ProjectStore implements AutoCloseable {
           ProjectFile.name(file) + " is there already. Choose another name.");
     }
     WriterLock lock = null;
-    Database database = null;
     try {
       lock = WriterLock.take(file, now);
-      database = Database.open(file, Access.WRITE);
-      Database opened = database;
-      database.transaction(
-          () -> {
-            Schema.PROJECT.build(opened, 0);
-            DesignBook.insert(opened, first);
-            opened.update("INSERT INTO present VALUES (1, ?)", first.id());
-            return true;
-          });
-      // Only now, so that the head of the file itself says from the first moment whose it is.
-      database.execute("PRAGMA journal_mode = WAL");
-      return new ProjectStore(file, database, lock);
-    } catch (IOException | SQLException e) {
-      if (database != null) {
-        database.close();
+      Companions.setAside(file, now);
+      try (Database made = Database.open(file, Access.WRITE)) {
+        made.transaction(
+            () -> {
+              Schema.PROJECT.build(made, 0);
+              DesignBook.insert(made, first);
+              made.update("INSERT INTO present VALUES (1, ?)", first.id());
+              return true;
+            });
+        // Only now, so that the head of the file itself says from the first moment whose it is.
+        made.execute("PRAGMA journal_mode = WAL");
       }
+      return working(file, lock);
+    } catch (IOException | SQLException e) {
       if (lock != null) {
         lock.close();
         StoreFile.remove(file);
@@ -109,19 +126,19 @@ public final class ProjectStore implements AutoCloseable {
     } catch (IOException e) {
       return look(file);
     }
-    Database database = null;
     try {
-      StoreFile.check(file);
-      database = Database.open(file, Access.WRITE);
-      database.execute("PRAGMA journal_mode = WAL");
-      ProjectStore store = new ProjectStore(file, database, lock);
-      store.migrate();
-      store.design().present().project();
+      boolean own = StoreFile.isOwnPending(file, lock.noted());
+      StoreFile.check(file, own);
+      // From here on it is accepted; until now not a byte of it was changed.
+      boolean foreign = !own && Companions.setAside(file, now);
+      try (Database made = Database.open(file, Access.WRITE)) {
+        made.execute("PRAGMA journal_mode = WAL");
+        migrate(made);
+      }
+      ProjectStore store = working(file, lock);
+      store.foreign = foreign;
       return store;
     } catch (SQLException | IOException e) {
-      if (database != null) {
-        database.close();
-      }
       lock.close();
       throw e instanceof UnreadableProject u ? u : StoreFile.damaged(file, e);
     }
@@ -138,7 +155,7 @@ public final class ProjectStore implements AutoCloseable {
     try {
       Database database = StoreFile.reading(file);
       try {
-        return new ProjectStore(file, database, null);
+        return reading(file, database);
       } catch (SQLException e) {
         database.close();
         throw e;
@@ -146,6 +163,23 @@ public final class ProjectStore implements AutoCloseable {
     } catch (SQLException e) {
       throw StoreFile.damaged(file, e);
     }
+  }
+
+  /** Moves a file that nobody works on, with what is pending beside it. */
+  public static void move(Path file, Path target) throws IOException {
+    if (WriterLock.isTaken(file)) {
+      throw new NotKept(
+          NotKept.Reason.IN_USE, ProjectFile.name(file) + " is open in a window. Close it there.");
+    }
+    Companions.move(file, target);
+    Files.deleteIfExists(WriterLock.beside(file));
+  }
+
+  /** Deletes a file that nobody works on, with what is pending beside it. */
+  public static void delete(Path file) throws IOException {
+    Companions.remove(file);
+    Files.deleteIfExists(file);
+    Files.deleteIfExists(WriterLock.beside(file));
   }
 
   /** Whether a window has a file open to work on it. */
@@ -163,9 +197,27 @@ public final class ProjectStore implements AutoCloseable {
     return lock == null;
   }
 
-  /** Whether the file is no longer where it was opened, or another one is. */
+  /** Whether the file is no longer where it was opened, another one is, or its bytes are others. */
   public boolean isGone() {
-    return fileKey != null && !fileKey.equals(StoreFile.key(file));
+    return guarded != null && guarded.state() != Guarded.State.OURS;
+  }
+
+  /** Whether another program has written over the file: what it held is lost there. */
+  public boolean isOverwritten() {
+    return guarded != null && guarded.state() == Guarded.State.OVERWRITTEN;
+  }
+
+  /**
+   * Whether something lay beside the file that was left by an earlier file of that name; it was
+   * renamed, and is not part of the project.
+   */
+  public boolean hadForeignLog() {
+    return foreign;
+  }
+
+  /** Returns which rows could not be read since this was asked last, in words. */
+  public List<String> takeHidden() {
+    return database.takeHidden();
   }
 
   /** Returns the states of the design, and the marks. */
@@ -208,13 +260,16 @@ public final class ProjectStore implements AutoCloseable {
     Path beside = file.resolveSibling("." + file.getFileName() + ".copy");
     try {
       Files.deleteIfExists(beside);
+      Companions.remove(beside);
       database.reading(
           () -> {
             database.settle();
             database.execute("VACUUM INTO '" + beside.toString().replace("'", "''") + "'");
             return true;
           });
-      Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING);
+      // Before, not after: they must never lie beside the new bytes.
+      Companions.remove(file);
+      Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
     } catch (NotKept e) {
       StoreFile.remove(beside);
       throw e;
@@ -247,14 +302,19 @@ public final class ProjectStore implements AutoCloseable {
           NotKept.Reason.GONE,
           ProjectFile.name(file) + " was moved, deleted or replaced while it was open.");
     }
-    return database.transaction(
-        () -> {
-          if (database.number("PRAGMA data_version") != dataVersion) {
-            dataVersion = database.number("PRAGMA data_version");
-            throw new SQLException("another program has written into the file");
-          }
-          return work.run();
-        });
+    T result =
+        database.transaction(
+            () -> {
+              if (database.number("PRAGMA data_version") != dataVersion) {
+                dataVersion = database.number("PRAGMA data_version");
+                throw new SQLException("another program has written into the file");
+              }
+              return work.run();
+            });
+    if (guarded != null) {
+      guarded.afterChange();
+    }
+    return result;
   }
 
   /** Reads rows. */
@@ -272,8 +332,8 @@ public final class ProjectStore implements AutoCloseable {
     return change(() -> database.insert(sql, values));
   }
 
-  private void migrate() throws NotKept {
-    int version = (int) number("PRAGMA user_version");
+  private static void migrate(Database database) throws SQLException, NotKept {
+    int version = (int) database.number("PRAGMA user_version");
     if (version < Schema.PROJECT.version()) {
       database.transaction(
           () -> {
@@ -286,21 +346,26 @@ public final class ProjectStore implements AutoCloseable {
   /** Closes it: states too old to go back to go, and it is one file again. */
   @Override
   public void close() {
-    if (lock != null) {
-      try {
-        if (!isGone()) {
+    if (lock == null || guarded == null) {
+      database.close();
+      return;
+    }
+    try {
+      switch (guarded.state()) {
+        case OURS -> {
           design.compact();
           // Fails while somebody looks at it; then the one that looks last puts it together.
-          database.execute("PRAGMA journal_mode = DELETE");
+          guarded.checkpoint("PRAGMA journal_mode = DELETE");
         }
-      } catch (SQLException | NotKept e) {
-        database.close();
-        lock.close();
-        return;
+        // The log must not be put into bytes that are not ours.
+        case OVERWRITTEN -> guarded.dropLog();
+        case GONE -> {}
       }
-    }
-    database.close();
-    if (lock != null) {
+    } catch (SQLException | IOException e) {
+      // All is on the disk; the log stays beside the file until it is opened again.
+      return;
+    } finally {
+      database.close();
       lock.close();
     }
   }

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import java.util.regex.Pattern;
 
 /**
  * A text table whose way of writing has been found out from its beginning.
@@ -50,6 +51,9 @@ public record TableFile(
   private static final int MOST_COLUMNS = 500;
   private static final char[] DELIMITERS = {'\t', ';', '|', ','};
   private static final int ASK_EVERY = 4096;
+  private static final double HEAD_WEIGHT = 0.2;
+  private static final double MIXED_WEIGHT = 0.1;
+  private static final Pattern COMMA_FIGURE = Pattern.compile("\\s*[+\\-−]?\\d+,\\d+\\D*");
 
   public TableFile {
     columns = List.copyOf(columns);
@@ -71,24 +75,9 @@ public record TableFile(
     byte[] start = beginning(file);
     Charset charset = charset(start, file);
     String text = new String(start, charset);
-    List<String> lines = text.lines().filter(l -> !l.isBlank()).toList();
     boolean cut = start.length == LOOK_AT;
-    if (cut && lines.size() > 1) {
-      lines = lines.subList(0, lines.size() - 1);
-    }
-    char delimiter = delimiter(lines, file);
-    List<List<String>> rows = new ArrayList<>();
-    for (String line : lines.subList(0, Math.min(lines.size(), SAMPLE_ROWS + 20))) {
-      try {
-        rows.add(fields(line.startsWith("\uFEFF") ? line.substring(1) : line, delimiter));
-      } catch (CsvParseException e) {
-        throw new UnreadableTable(
-            name(file)
-                + ", line "
-                + (rows.size() + 1)
-                + ": a quote (\") stands where none can. Take it out, or double it.");
-      }
-    }
+    char delimiter = delimiter(text, cut, file);
+    List<List<String>> rows = records(text, delimiter, cut);
     int width = usualWidth(rows);
     int first = 0;
     while (first < rows.size() - 1 && rows.get(first).size() != width) {
@@ -178,11 +167,42 @@ public record TableFile(
         .trimWhitespacesAroundQuotes(true);
   }
 
-  private static List<String> fields(String line, char delimiter) {
-    return csv(delimiter).ofSingleCsvRecord(line).getFields();
+  /** The first rows of a text; fields in quotes may go over several lines. */
+  private static List<List<String>> records(String text, char delimiter, boolean cut)
+      throws UnreadableTable {
+    List<List<String>> rows = new ArrayList<>();
+    String whole = text.startsWith("\uFEFF") ? text.substring(1) : text;
+    boolean more = false;
+    try (CsvReader<CsvRecord> csv = csv(delimiter).ofCsvRecord(whole)) {
+      for (CsvRecord row : csv) {
+        if (rows.size() > SAMPLE_ROWS + 20) {
+          more = true;
+          break;
+        }
+        if (row.getFields().stream().anyMatch(f -> !f.isBlank())) {
+          rows.add(row.getFields());
+        }
+      }
+    } catch (CsvParseException | UncheckedIOException e) {
+      throw new UnreadableTable(
+          "line %d: a quote (\") stands where none can. Take it out, or double it."
+              .formatted(rows.size() + 1));
+    } catch (IOException e) {
+      throw new IllegalStateException("a text cannot fail to be read", e);
+    }
+    if (cut && !more && rows.size() > 1) {
+      rows.removeLast();
+    }
+    return rows;
   }
 
   private static byte[] beginning(Path file) throws UnreadableTable {
+    if (Files.exists(file) && !Files.isRegularFile(file)) {
+      throw new UnreadableTable(
+          name(file)
+              + (Files.isDirectory(file) ? " is a folder." : " is a device, not a file.")
+              + " Choose a text file.");
+    }
     try (InputStream in = Files.newInputStream(file)) {
       byte[] start = in.readNBytes(LOOK_AT);
       if (start.length == 0) {
@@ -214,33 +234,72 @@ public record TableFile(
         : StandardCharsets.ISO_8859_1;
   }
 
-  /** The delimiter that gives most lines the same number of fields, more than one. */
-  private static char delimiter(List<String> lines, Path file) throws UnreadableTable {
+  /**
+   * The delimiter whose rows are most of the same width, the head among them, with the fewest other
+   * delimiters inside their fields.
+   */
+  private static char delimiter(String text, boolean cut, Path file) throws UnreadableTable {
     char best = 0;
     double most = 0;
+    UnreadableTable unreadable = null;
     for (char d : DELIMITERS) {
-      List<List<String>> rows = new ArrayList<>();
-      for (String line : lines.subList(0, Math.min(lines.size(), SAMPLE_ROWS))) {
-        try {
-          rows.add(fields(line, d));
-        } catch (CsvParseException e) {
-          rows.add(List.of(line));
+      try {
+        List<List<String>> rows = records(text, d, cut);
+        double quality = quality(rows, d);
+        if (quality > most + 1e-9) {
+          most = quality;
+          best = d;
         }
-      }
-      int width = usualWidth(rows);
-      double share = (double) rows.stream().filter(r -> r.size() == width).count() / rows.size();
-      if (width > 1 && width < MOST_COLUMNS && share > most + 0.05) {
-        most = share;
-        best = d;
+      } catch (UnreadableTable e) {
+        unreadable = e;
       }
     }
-    if (best == 0 || most < 0.5) {
+    if (best == 0 && unreadable != null) {
+      throw new UnreadableTable(name(file) + ", " + unreadable.getMessage());
+    }
+    if (best == 0) {
       throw new UnreadableTable(
           name(file)
               + " is not a table: no delimiter (tab, semicolon, bar or comma) parts its lines into"
               + " the same columns. Export it as CSV.");
     }
     return best;
+  }
+
+  /** How well rows look like those of a table, 0 if they do not. */
+  private static double quality(List<List<String>> rows, char delimiter) {
+    int width = usualWidth(rows);
+    if (width < 2 || width >= MOST_COLUMNS) {
+      return 0;
+    }
+    long usual = rows.stream().filter(r -> r.size() == width).count();
+    double share = (double) usual / rows.size();
+    if (share < 0.5) {
+      return 0;
+    }
+    long fields = 0;
+    long mixed = 0;
+    for (List<String> row : rows) {
+      for (String f : row) {
+        fields++;
+        mixed += isMixed(f, delimiter) ? 1 : 0;
+      }
+    }
+    double head = rows.getFirst().size() == width ? HEAD_WEIGHT : 0;
+    return share + head + MIXED_WEIGHT * (1 - (double) mixed / fields);
+  }
+
+  /** Whether a field has other delimiters inside, but for a decimal comma. */
+  private static boolean isMixed(String field, char delimiter) {
+    if (delimiter != ',' && COMMA_FIGURE.matcher(field).matches()) {
+      return false;
+    }
+    for (char d : DELIMITERS) {
+      if (d != delimiter && field.indexOf(d) >= 0) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static int usualWidth(List<List<String>> rows) {

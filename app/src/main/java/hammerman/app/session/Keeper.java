@@ -248,7 +248,17 @@ public final class Keeper {
 
   /** Throws a pack without a name away, for a month. */
   public void throwAway(Unnamed pack, Consumer<Path> done, Consumer<Trouble> failed) {
-    thread.attempt(() -> unnamed.throwAway(pack.file()), done, failed);
+    thread.attempt(() -> unnamed.throwAway(pack.file(), clock.instant()), done, failed);
+  }
+
+  /** Looks for packs that were thrown away within the last month. */
+  public void thrown(Consumer<List<Unnamed>> found) {
+    thread.run(
+        () -> {
+          unnamed.clear(clock.instant());
+          List<Unnamed> thrown = unnamed.thrown();
+          thread.show(() -> found.accept(thrown));
+        });
   }
 
   /** Takes a pack back that was thrown away. */
@@ -269,7 +279,30 @@ public final class Keeper {
 
   /** Reads the records of the project; its file is made if it has none yet. */
   public <T> void records(StoreWork<T> work, Consumer<T> done, Consumer<Trouble> failed) {
-    thread.attempt(() -> work.run(present()), done, failed);
+    thread.attempt(() -> work(work), done, failed);
+  }
+
+  /** Works with the file, or where it goes on if it cannot be written any more. */
+  private <T> T work(StoreWork<T> work) throws IOException {
+    ProjectStore store = present();
+    T result;
+    try {
+      result = work.run(store);
+    } catch (NotKept e) {
+      String said = file.goesOn(e);
+      if (said == null) {
+        throw e;
+      }
+      result = work.run(file.present());
+      tell(said, clock.instant());
+    }
+    List<String> hidden = file.present().takeHidden();
+    if (!hidden.isEmpty()) {
+      tell(
+          "%s. It is left out; the rest is shown.".formatted(String.join("; ", hidden)),
+          clock.instant());
+    }
+    return result;
   }
 
   /**
@@ -312,7 +345,7 @@ public final class Keeper {
   }
 
   private <T> T now(StoreWork<T> work) throws NotKept {
-    return thread.await(() -> work.run(present()));
+    return thread.await(() -> work(work));
   }
 
   /** Ends the keeping: what is on its way is kept, the file is one file again. */

@@ -1,5 +1,6 @@
 package hammerman.app.session;
 
+import hammerman.project.UnreadableProject;
 import hammerman.store.DesignChange;
 import hammerman.store.DesignState;
 import hammerman.store.NotKept;
@@ -19,11 +20,20 @@ import org.jspecify.annotations.Nullable;
  * of the builder's, or one in the program's folder. Used on that thread alone.
  */
 final class KeptFile {
+  private static final String GOES_ON =
+      " The work goes on in the program's own folder; nothing is lost.";
+  private static final String GOES_ON_WITHOUT_RECORDS =
+      " The design goes on in the program's own folder. The cells, readings and runs in the file"
+          + " were written over: look for a copy of it.";
+
   private final UnnamedPacks unnamed;
   private final Clock clock;
   private @Nullable Supplier<DesignState> first;
   private @Nullable ProjectStore store;
   private boolean named;
+
+  /** The design as it was kept last; what there is to go on with if the file is written over. */
+  private @Nullable DesignState last;
 
   KeptFile(UnnamedPacks unnamed, Clock clock) {
     this.unnamed = unnamed;
@@ -41,6 +51,11 @@ final class KeptFile {
     leave();
     store = opened;
     named = isNamed;
+    try {
+      last = opened.design().present();
+    } catch (UnreadableProject e) {
+      last = null;
+    }
   }
 
   /** Leaves the project; its file is one file again. */
@@ -50,6 +65,7 @@ final class KeptFile {
     }
     store = null;
     first = null;
+    last = null;
     named = false;
   }
 
@@ -77,6 +93,7 @@ final class KeptFile {
       Supplier<DesignState> state = Objects.requireNonNull(first, "no project was begun");
       open = ProjectStore.create(unnamed.fresh(), state.get(), clock.instant());
       store = open;
+      last = state.get();
       named = false;
     }
     return open;
@@ -95,22 +112,56 @@ final class KeptFile {
       return open.file().getFileName()
           + " can only be looked at; your changes go on in a copy without a name.";
     }
+    String said = null;
     try {
       open.design().keep(changes);
-      return null;
     } catch (NotKept e) {
-      if (!named && e.reason() != NotKept.Reason.GONE) {
+      said = goesOn(e);
+      if (said == null) {
         throw e;
       }
-      moveOut(open).design().keep(changes);
-      return e.getMessage() + " The work goes on in the program's own folder; nothing is lost.";
+      present().design().keep(changes);
     }
+    for (DesignChange c : changes) {
+      if (c instanceof DesignChange.Edited e) {
+        last = e.state();
+      }
+    }
+    return said;
+  }
+
+  /**
+   * Goes on in the program's folder, if that is the cure for what could not be kept.
+   *
+   * @return what is to be said; null if it does not
+   */
+  @Nullable String goesOn(NotKept why) throws IOException {
+    ProjectStore open = store;
+    boolean cures =
+        switch (why.reason()) {
+          case GONE -> true;
+          case FULL, READ_ONLY, IN_USE, DAMAGED, OTHER -> named;
+          case REFUSED -> false;
+        };
+    if (open == null || open.isReadOnly() || !cures) {
+      return null;
+    }
+    String words = open.isOverwritten() ? GOES_ON_WITHOUT_RECORDS : GOES_ON;
+    moveOut(open);
+    return why.getMessage() + words;
   }
 
   private ProjectStore moveOut(ProjectStore from) throws IOException {
     Path target = unnamed.fresh();
-    from.copyTo(target);
-    ProjectStore to = ProjectStore.open(target, clock.instant());
+    DesignState now = last;
+    ProjectStore to;
+    if (from.isOverwritten() && now != null) {
+      // What the file held was written over; the design is known here all the same.
+      to = ProjectStore.create(target, now, clock.instant());
+    } else {
+      from.copyTo(target);
+      to = ProjectStore.open(target, clock.instant());
+    }
     store = to;
     named = false;
     from.close();
@@ -126,7 +177,7 @@ final class KeptFile {
       store = ProjectStore.open(target, clock.instant());
       before.close();
       if (wasUnnamed) {
-        unnamed.throwAway(before.file());
+        unnamed.throwAway(before.file(), clock.instant());
       }
     }
     named = true;

@@ -1,6 +1,5 @@
 package hammerman.app.session;
 
-import dev.dirs.ProjectDirectories;
 import hammerman.store.NotKept;
 import hammerman.store.OwnStore;
 import java.nio.file.InvalidPathException;
@@ -48,15 +47,6 @@ public final class Settings {
     } catch (InvalidPathException e) {
       return Optional.empty();
     }
-  }
-
-  /**
-   * Returns the folder for the program's own files: {@code hammerman.home}, or where the operating
-   * system has programs keep their data.
-   */
-  public static Path home() {
-    String given = System.getProperty("hammerman.home");
-    return Path.of(given != null ? given : ProjectDirectories.from("", "", "hammerman").dataDir);
   }
 
   /** Returns a number kept under a name. */

@@ -8,7 +8,7 @@ import hammerman.store.ProjectStore;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -61,24 +61,48 @@ final class UnnamedPacks {
     return found;
   }
 
-  /** Puts a pack aside for a month. */
-  Path throwAway(Path file) throws IOException {
+  /** Puts a pack aside for a month from now. */
+  Path throwAway(Path file, Instant now) throws IOException {
     Files.createDirectories(thrown);
-    return Files.move(
-        file, thrown.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
+    Path target = thrown.resolve(file.getFileName());
+    ProjectStore.move(file, target);
+    Files.setLastModifiedTime(target, FileTime.from(now));
+    return target;
+  }
+
+  /** Returns the packs that were thrown away and can still be brought back, newest first. */
+  List<Unnamed> thrown() {
+    List<Unnamed> found = new ArrayList<>();
+    for (Path file : files(thrown)) {
+      try (ProjectStore store = ProjectStore.look(file)) {
+        Project p = store.design().present().project();
+        found.add(
+            new Unnamed(
+                file,
+                p.name(),
+                p.variant().pack().counts(),
+                Files.getLastModifiedTime(file).toInstant()));
+      } catch (IOException e) {
+        LOG.warn("a pack that was thrown away cannot be read: {}", e.getMessage());
+      }
+    }
+    found.sort(Comparator.comparing(Unnamed::at).reversed());
+    return found;
   }
 
   /** Takes a pack back that was thrown away. */
   Path bringBack(Path file) throws IOException {
-    return Files.move(file, folder.resolve(file.getFileName()));
+    Path target = folder.resolve(file.getFileName());
+    ProjectStore.move(file, target);
+    return target;
   }
 
-  /** Removes what was thrown away long ago. */
+  /** Removes what was thrown away more than a month ago. */
   void clear(Instant now) {
     for (Path file : files(thrown)) {
       try {
         if (Files.getLastModifiedTime(file).toInstant().isBefore(now.minus(THROWN_STAY))) {
-          Files.deleteIfExists(file);
+          ProjectStore.delete(file);
         }
       } catch (IOException e) {
         LOG.warn("{} cannot be removed", file.getFileName());
