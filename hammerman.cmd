@@ -12,6 +12,10 @@ set "MAVEN_OPTS=%MAVEN_OPTS% --enable-native-access=ALL-UNNAMED --sun-misc-unsaf
 set "command=%~1"
 if "%command%"=="test" goto test
 if not exist "%here%app\target\lib" goto build
+if not exist "%here%target\built" goto build
+rem Sources that are newer than what was built from them.
+powershell -NoProfile -Command "$b=(Get-Item '%here%target\built').LastWriteTime; $f=@('pom.xml','core\pom.xml','cli\pom.xml','app\pom.xml','core\src\main','cli\src\main','app\src\main','examples') | ForEach-Object { Get-ChildItem -Recurse -File (Join-Path '%here%' $_) } | Where-Object { $_.LastWriteTime -gt $b } | Select-Object -First 1; if ($f) { exit 1 }"
+if errorlevel 1 goto build
 :built
 rem As in ./hammerman: the optimising compiler is kept from what runs a few times only, and the young heap is small.
 set "options=--enable-native-access=ALL-UNNAMED -XX:+UseSerialGC --sun-misc-unsafe-memory-access=allow -Xmn40m"
@@ -39,6 +43,8 @@ exit /b %errorlevel%
 echo hammerman: building, a minute or two the first time ... 1>&2
 call "%mvn%" -B -q -f "%here%pom.xml" package -Dmaven.test.skip=true -Dexec.skip=true
 if errorlevel 1 exit /b 3
+if not exist "%here%target" mkdir "%here%target"
+type nul > "%here%target\built"
 goto built
 
 :nomaven

@@ -8,6 +8,7 @@ import hammerman.app.shell.Frame;
 import hammerman.app.theme.Theme;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -23,9 +24,6 @@ public final class HammermanApp extends Application {
   private static final double LEAST_WIDTH = 960;
   private static final double LEAST_HEIGHT = 620;
 
-  /** So much of the window's corner must be on a screen, px. */
-  private static final double LEAST_SEEN = 80;
-
   @Override
   public void start(Stage stage) {
     List<String> args = getParameters().getRaw();
@@ -38,16 +36,12 @@ public final class HammermanApp extends Application {
     Session session = workshop.session();
     Frame frame = new Frame(workshop);
     frame.setTheme(frame.theme());
-    Scene scene =
-        new Scene(
-            frame.root(),
-            walk ? WIDTH : size(settings, "width", WIDTH, LEAST_WIDTH),
-            walk ? HEIGHT : size(settings, "height", HEIGHT, LEAST_HEIGHT));
+    Scene scene = new Scene(frame.root(), WIDTH, HEIGHT);
     stage.setTitle("Hammerman");
-    stage.setMinWidth(LEAST_WIDTH);
-    stage.setMinHeight(LEAST_HEIGHT);
     stage.setScene(scene);
-    place(stage, settings);
+    if (!walk) {
+      place(stage, settings);
+    }
     stage.setOnCloseRequest(
         e -> {
           if (frame.mayClose()) {
@@ -77,31 +71,35 @@ public final class HammermanApp extends Application {
     return first.equals("--walk") || first.equals("--rehearse");
   }
 
-  /** Puts the window where it was, if that is still on a screen. */
+  /** Puts the window where it was, if that is still on a screen; it is never larger than that. */
   private static void place(Stage stage, Settings settings) {
-    double x = settings.number("x", Double.NaN);
-    double y = settings.number("y", Double.NaN);
-    if (!Double.isNaN(x)
-        && !Double.isNaN(y)
-        && !Screen.getScreensForRectangle(x, y, LEAST_SEEN, LEAST_SEEN).isEmpty()) {
-      stage.setX(x);
-      stage.setY(y);
+    List<Rectangle2D> screens = new ArrayList<>();
+    screens.add(Screen.getPrimary().getVisualBounds());
+    Screen.getScreens().forEach(s -> screens.add(s.getVisualBounds()));
+    WindowPlace place =
+        WindowPlace.on(
+            new WindowPlace(
+                settings.number("x", Double.NaN),
+                settings.number("y", Double.NaN),
+                Math.max(LEAST_WIDTH, settings.number("windowWidth", WIDTH)),
+                Math.max(LEAST_HEIGHT, settings.number("windowHeight", HEIGHT))),
+            screens);
+    if (!Double.isNaN(place.x())) {
+      stage.setX(place.x());
+      stage.setY(place.y());
     }
-  }
-
-  /** Returns a remembered size, held to what a screen can show. */
-  private static double size(Settings settings, String key, double usual, double least) {
-    Rectangle2D screen = Screen.getPrimary().getVisualBounds();
-    double most = key.equals("width") ? screen.getWidth() : screen.getHeight();
-    return Math.max(least, Math.min(settings.number(key, usual), Math.max(most, usual)));
+    stage.setWidth(place.width());
+    stage.setHeight(place.height());
+    stage.setMinWidth(Math.min(LEAST_WIDTH, place.width()));
+    stage.setMinHeight(Math.min(LEAST_HEIGHT, place.height()));
   }
 
   private static void close(Stage stage, Workshop workshop) {
     Settings settings = workshop.settings();
     settings.put("x", stage.getX());
     settings.put("y", stage.getY());
-    settings.put("width", stage.getScene().getWidth());
-    settings.put("height", stage.getScene().getHeight());
+    settings.put("windowWidth", stage.getWidth());
+    settings.put("windowHeight", stage.getHeight());
     Latest.giveUpAll();
     workshop.close();
   }

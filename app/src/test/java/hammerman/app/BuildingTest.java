@@ -259,11 +259,11 @@ class BuildingTest extends AtTheDesk {
   void aRunawayGroupIsStoppedAndTheChargerSwitchedOff() {
     open(Shipped.Example.TERRACE_BARROW);
     desk.view(Station.BUILD, "charge");
-    desk.until(() -> desk.text("#charge-facts").contains("no group may pass"));
+    desk.until(() -> desk.text("#charge-facts").contains("No group may exceed"));
     desk.choose("#charge-fault", Fault.RUNAWAY);
     desk.press("#charge-simulate");
     desk.until(() -> desk.text("#charge-call").startsWith("STOP. Group 5"));
-    assertThat(desk.text("#charge-call")).contains("Left to the limit");
+    assertThat(desk.text("#charge-call")).contains("Margin to the limit");
   }
 
   @Test
@@ -413,7 +413,7 @@ class BuildingTest extends AtTheDesk {
     assertThat(charge()).as("four in parallel take less than six").isLessThan(first);
     desk.view(Station.BUILD, "charge");
     desk.press("#charge-simulate");
-    desk.until(() -> desk.text("#charge-call").contains("All is well"));
+    desk.until(() -> desk.text("#charge-call").contains("Charging normally"));
     desk.view(Station.BUILD, "probe");
     assertThat(desk.find("#bench-first", Node.class).isDisabled())
         .as("a charge is watched until it ends")
@@ -434,7 +434,7 @@ class BuildingTest extends AtTheDesk {
     open(Shipped.Example.TERRACE_BARROW);
     edit(d -> d.withPack(d.pack().withCounts(20, 6)));
     desk.view(Station.BUILD, "charge");
-    desk.until(() -> desk.text("#charge-facts").contains("puts nothing into this pack"));
+    desk.until(() -> desk.text("#charge-facts").contains("cannot charge this pack"));
     assertThat(desk.text("#charge-facts")).contains("54.6").contains("84.0");
   }
 }

@@ -106,6 +106,7 @@ final class Desk {
   private Desk(Stage stage, Path home) {
     when(files.open(any(), any())).thenReturn(Optional.empty());
     when(files.save(any(), any(), any())).thenReturn(Optional.empty());
+    when(files.mayReplace(any(), any())).thenReturn(true);
     this.stage = stage;
     Theme.loadFonts();
     workshop = new Workshop(OwnStore.open(home, clock.instant()), home, clock);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import hammerman.app.picture.Picture;
 import hammerman.app.picture.Written;
 import hammerman.design.SecondPack;
+import hammerman.device.StandIn;
 import hammerman.device.StandInServer;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
@@ -14,11 +15,17 @@ import hammerman.prove.SimulatedMeter;
 import hammerman.record.RunResult;
 import hammerman.record.RunSheet;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.BindException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
+import java.util.Objects;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -241,7 +248,83 @@ class ProvingTest extends AtTheDesk {
     desk.until(() -> rows("#runs") == 1);
   }
 
-  private static StandInServer serve(SimulatedMeter meter) throws IOException {
+  /** One sample that cannot be, of 200: it is left out and counted, and the run is kept. */
+  @Test
+  void oneBadSampleOfAMeterCostsItselfAlone() throws Exception {
+    List<String> lines;
+    try (InputStream in =
+        Objects.requireNonNull(
+            ProvingTest.class.getResourceAsStream("/findings/meter-one-bad-sample.lines"))) {
+      lines = new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().toList();
+    }
+    desk.example();
+    desk.view(Station.PROVE, "live");
+    try (StandInServer server = serve(new Spoken(lines))) {
+      assertThat(server.port()).isPositive();
+      desk.press("#connect-meter");
+      desk.until(() -> desk.text("#meter-standing").startsWith("Kept with 199 samples"));
+    }
+    desk.view(Station.PROVE, "runs");
+    desk.until(() -> rows("#runs") == 1);
+    assertThat(newest().result(RunResult.HOTTEST).orElseThrow()).isCloseTo(298.15, within(0.01));
+  }
+
+  /** A device that floods the window: it answers meanwhile, and every sample is kept. */
+  @Test
+  void aFloodOfLinesIsKeptAndTheWindowAnswers() throws Exception {
+    List<String> lines = new ArrayList<>();
+    int samples = 20_000;
+    for (int k = 0; k < samples; k++) {
+      lines.add(
+          "{\"kind\":\"samples\",\"number\":%d,\"rows\":[%.3f,47.1,12,25]}".formatted(k, 0.01 * k));
+    }
+    lines.add("x".repeat(100_000));
+    lines.add("{\"kind\":\"end\",\"number\":" + samples + "}");
+    desk.example();
+    desk.view(Station.PROVE, "live");
+    long longest = 0;
+    try (StandInServer server = serve(new Spoken(lines))) {
+      assertThat(server.port()).isPositive();
+      desk.press("#connect-meter");
+      while (!desk.text("#meter-standing").startsWith("Kept with")) {
+        long asked = System.nanoTime();
+        Desk.fx(() -> true);
+        longest = Math.max(longest, System.nanoTime() - asked);
+      }
+    }
+    assertThat(desk.text("#meter-standing")).startsWith("Kept with " + samples + " samples");
+    assertThat(longest / 1e9).as("longest wait for the window, s").isLessThan(2);
+  }
+
+  /** Says lines once, a thousand at a time. */
+  private static final class Spoken implements StandIn {
+    private final Deque<String> lines;
+
+    Spoken(List<String> lines) {
+      this.lines = new ArrayDeque<>(lines);
+    }
+
+    @Override
+    public List<String> greeting() {
+      return List.of("{\"kind\":\"hello\",\"name\":\"spoken\",\"rate_Hz\":1}");
+    }
+
+    @Override
+    public void hear(String line) {
+      // It does not mind what it is told.
+    }
+
+    @Override
+    public List<String> advance(double seconds) {
+      List<String> some = new ArrayList<>();
+      while (some.size() < 1000 && !lines.isEmpty()) {
+        some.add(lines.remove());
+      }
+      return some;
+    }
+  }
+
+  private static StandInServer serve(StandIn meter) throws IOException {
     StandInServer server;
     try {
       server = new StandInServer(meter, 7719, 100);

@@ -62,6 +62,9 @@ final class KillChild {
         });
     opened.await();
     System.out.println("ready");
+    Thread live = new Thread(() -> live(keeper), "live");
+    live.setDaemon(true);
+    live.start();
     Thread importing = new Thread(() -> importing(keeper), "import");
     importing.setDaemon(true);
     importing.start();
@@ -77,10 +80,47 @@ final class KillChild {
         keeper.record(
             store ->
                 store.inventory().add(List.of(InventoryCell.labelled("C" + n)), clock.instant()),
-            done -> {},
-            trouble -> {});
+            done -> System.out.println("kept C" + n),
+            trouble -> System.out.println("refused " + trouble.why()));
+      }
+      if (random.nextInt(40) == 0) {
+        // Goes on under another name and comes back, so that copying and closing are met too.
+        Path other = file.resolveSibling("other.hammerman");
+        keeper.nameAs(other, done -> {}, trouble -> System.out.println("refused " + trouble.why()));
+        keeper.nameAs(file, done -> {}, trouble -> System.out.println("refused " + trouble.why()));
       }
       TimeUnit.MILLISECONDS.sleep(random.nextInt(25));
+    }
+  }
+
+  /** A meter's samples; each is said to be heard once it is on the disk. */
+  private static void live(Keeper keeper) {
+    try {
+      int number = 0;
+      while (true) {
+        String name = "Live " + System.nanoTime() + "." + number++;
+        Run run =
+            new Run(
+                name,
+                "",
+                "",
+                "",
+                List.of(new Channel("Time", "s"), new Channel("U", "V")),
+                RunSheet.NOTHING);
+        RunLog log = keeper.beginLiveRun(run);
+        SampleWriter writer = new SampleWriter(2, log::append);
+        for (int k = 1; k <= 400; k++) {
+          writer.add(new double[] {k, 48 + k % 7});
+          if (k % 20 == 0) {
+            writer.checkpoint();
+            System.out.println("heard " + k + " " + name);
+          }
+        }
+        writer.finish();
+        log.finish(writer.samples(), run);
+      }
+    } catch (NotKept e) {
+      System.out.println("live " + e.getMessage());
     }
   }
 

@@ -1,9 +1,12 @@
 package hammerman.bench;
 
 import hammerman.cell.CellType;
+import hammerman.design.Design;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import hammerman.outline.OutlineFile;
+import hammerman.probe.ProbeCard;
+import hammerman.probe.ReadingsFile;
 import hammerman.project.CellFile;
 import hammerman.project.Project;
 import hammerman.project.ProjectDocument;
@@ -66,6 +69,9 @@ final class MutantBench {
   private final byte[] database;
   private final byte[] log;
   private final byte[] cells;
+  private final byte[] parts;
+  private final byte[] readings;
+  private final RecordMutants records;
   private final ExecutorService worker =
       Executors.newCachedThreadPool(
           task -> {
@@ -98,19 +104,34 @@ final class MutantBench {
     Path table = folder.resolve("whole.csv");
     CellFile.save(Shipped.cells(), table);
     cells = Files.readAllBytes(table);
+    parts = CellFile.document(Shipped.parts()).getBytes(StandardCharsets.UTF_8);
+    StringBuilder leads = new StringBuilder("lead,voltage V\n");
+    for (int k = 0; k <= 13; k++) {
+      leads.append(k).append(',').append(3.7 * k).append('\n');
+    }
+    readings = leads.toString().getBytes(StandardCharsets.UTF_8);
+    records = new RecordMutants(folder, random);
   }
 
   static void run(int mutants) throws IOException, InterruptedException {
     MutantBench bench = new MutantBench();
     for (int k = 0; k < mutants; k++) {
-      switch (k % 10) {
+      switch (k % 16) {
         case 0, 1, 2, 3 -> bench.one("document", bench.figures(), bench::project);
         case 4 -> bench.one("document, bytes", bytes(bench, bench.document()), bench::project);
         case 5 -> bench.one("database", bytes(bench, bench.database), bench::file);
         case 6 -> bench.one("container", bytes(bench, container(bench.document())), bench::project);
         case 7 -> bench.one("log", bytes(bench, bench.log), bench::log);
         case 8 -> bench.one("cells", bytes(bench, bench.cells), bench::cells);
-        default -> bench.one("outline", bench.outline(), MutantBench::outlined);
+        case 9 -> bench.one("outline", bench.outline(), MutantBench::outlined);
+        case 10 -> bench.one("records, SQL", bench.records.bytes(), bench.records::meddled);
+        case 11 ->
+            bench.one("records, bytes", bytes(bench, bench.records.bytes()), bench.records::opened);
+        case 12 ->
+            bench.one("write-ahead log", bytes(bench, bench.records.log()), bench.records::withLog);
+        case 13 -> bench.one("parts", bytes(bench, bench.parts), bench::parts);
+        case 14 -> bench.one("readings of leads", bytes(bench, bench.readings), bench::readings);
+        default -> bench.one("device lines", bytes(bench, DeviceLines.WHOLE), DeviceLines::read);
       }
     }
     bench.counts.forEach(
@@ -207,6 +228,19 @@ final class MutantBench {
           Shipped.terraceBarrow()
               .withDesign(Shipped.terraceBarrow().design().withCell(read.getFirst())));
     }
+  }
+
+  private void parts(byte[] bytes) throws IOException {
+    Path file = folder.resolve("parts.json");
+    Files.write(file, bytes);
+    CellFile.readParts(file);
+  }
+
+  private void readings(byte[] bytes) throws IOException, UnreadableTable {
+    Path file = folder.resolve("readings.csv");
+    Files.write(file, bytes);
+    Design barrow = Shipped.terraceBarrow().design();
+    ProbeCard.of(barrow, ReadingsFile.read(file));
   }
 
   private static void outlined(byte[] bytes) {

@@ -2,6 +2,7 @@ package hammerman.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import hammerman.record.PartRecord;
 import hammerman.record.StepRecord;
@@ -21,6 +22,7 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -553,5 +555,40 @@ class MainTest {
     assertThat(run("read-run", DEMO, file)).isZero();
     assertThat(out.toString()).contains("Forecast").contains("resistance ×");
     assertThat(run("read-run", DEMO, folder.resolve("none.csv"))).isEqualTo(2);
+  }
+
+  /** A pipe that nobody writes into would be waited for, and a device never ends. */
+  @Test
+  @Timeout(20)
+  void whatIsNoFileIsAnsweredAtOnce() throws Exception {
+    assumeTrue(Files.exists(Path.of("/dev/zero")), "a system with devices");
+    Path pipe = folder.resolve("pipe");
+    assertThat(new ProcessBuilder("mkfifo", pipe.toString()).start().waitFor()).isZero();
+    for (Path odd : List.of(pipe, Path.of("/dev/zero"), folder)) {
+      for (String command : List.of("predict", "check", "procedure", "parts")) {
+        assertThat(run(command, odd)).as("%s %s", command, odd).isEqualTo(2);
+      }
+      assertThat(run("match", odd, "--series", 2, "--parallel", 2)).isEqualTo(2);
+      assertThat(run("probe", DEMO, odd)).isEqualTo(2);
+      assertThat(run("read-run", DEMO, odd)).isEqualTo(2);
+    }
+    assertThat(err.toString().lines()).hasSize(21).allMatch(l -> l.startsWith("hammerman: "));
+  }
+
+  @Test
+  void whatIsTypedIsEchoedPlainlyAndShort() {
+    run("predict", "\u001b[31mred\u0007" + "x".repeat(2000));
+    run("\u001b]0;title\u0007" + "y".repeat(2000));
+    run("match", DEMO, "--series", "\u001b[2J" + "9".repeat(900), "--parallel", "1");
+    assertThat(err.toString()).doesNotContain("\u001b").doesNotContain("\u0007");
+    assertThat(err.toString().lines()).hasSize(3).allMatch(l -> l.length() <= 330);
+  }
+
+  @Test
+  void aWordThatBeginsWithAnAtSignIsAName() throws IOException {
+    Files.writeString(folder.resolve("arguments"), "rules");
+    run("@" + folder.resolve("arguments"));
+    assertThat(out.toString()).isEmpty();
+    assertThat(err.toString()).contains("there is no command");
   }
 }

@@ -131,7 +131,11 @@ public final class CellFile {
 
   private static <T> T parsed(byte[] bytes, Class<T> type, String name) throws UnreadableProject {
     try {
-      return JsonMapping.MAPPER.readValue(bytes, type);
+      T read = JsonMapping.MAPPER.readValue(bytes, type);
+      if (read == null) {
+        throw new UnreadableProject(Reason.INVALID, name + ": there is nothing in it.");
+      }
+      return read;
     } catch (JacksonException e) {
       throw new UnreadableProject(Reason.INVALID, name + ": " + ProjectDocument.inWords(e));
     }

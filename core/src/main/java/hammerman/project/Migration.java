@@ -1,6 +1,9 @@
 package hammerman.project;
 
 import java.util.Map;
+import java.util.NavigableMap;
+import java.util.TreeMap;
+import java.util.function.Consumer;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -57,15 +60,29 @@ final class Migration {
           Map.entry("second.unequalFull", "junction.unequal"),
           Map.entry("second.seriesCapacity", "junction.capacity"));
 
+  /** What brings a format to the next one, by the number of the format. */
+  private static final NavigableMap<Integer, Consumer<ObjectNode>> STEPS =
+      new TreeMap<>(Map.of(1, Migration::fromFirst, 2, Migration::fromSecond));
+
   private Migration() {}
+
+  /** Brings a document of a format to the present one; each step is for its own format alone. */
+  static void from(int version, ObjectNode document) {
+    STEPS
+        .tailMap(version, true)
+        .forEach(
+            (of, step) -> {
+              step.accept(document);
+              document.put("version", of + 1);
+            });
+  }
 
   /**
    * From format 1: strips had no overlay; a fit had one box and two choices of conductors.
    * Exchanges of cells by hand were counted from places that are numbered otherwise now, so they
    * go.
    */
-  static void fromFirst(ObjectNode document) {
-    document.put("version", 2);
+  private static void fromFirst(ObjectNode document) {
     for (JsonNode variant : document.path("project").path("variants")) {
       if (variant.path("fit") instanceof ObjectNode fit && fit.has("container")) {
         fit(fit);
@@ -96,8 +113,7 @@ final class Migration {
    * had a resistance and a voltage in place of parts; what stands, waits and spreads was not asked.
    * What was not asked takes the value that is usual.
    */
-  static void fromSecond(ObjectNode document) {
-    document.put("version", ProjectDocument.VERSION);
+  private static void fromSecond(ObjectNode document) {
     JsonNode project = document.path("project");
     if (project.path("duty").path("machine") instanceof ObjectNode machine) {
       machine.put("standingCurrent_mA", 0);

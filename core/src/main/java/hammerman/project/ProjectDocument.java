@@ -128,12 +128,7 @@ public final class ProjectDocument {
           Reason.INVALID, name + ": “version” must be a whole number from 1 to " + VERSION + ".");
     }
     refuseNulls(tree, "", name);
-    if (version < 2) {
-      Migration.fromFirst((ObjectNode) tree);
-    }
-    if (version < VERSION) {
-      Migration.fromSecond((ObjectNode) tree);
-    }
+    Migration.from(version, (ObjectNode) tree);
     try {
       return JsonMapping.MAPPER.treeToValue(tree, Written.class).project();
     } catch (JacksonException e) {

@@ -9,7 +9,6 @@ import hammerman.store.Database.Access;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -51,7 +50,7 @@ public final class OwnStore implements AutoCloseable {
       } catch (SQLException e) {
         if (Files.isRegularFile(file) && Files.isWritable(file) && !isHeld(e)) {
           Path aside = home.resolve(FILE + "." + now.toEpochMilli() + ".damaged");
-          Files.move(file, aside, StandardCopyOption.REPLACE_EXISTING);
+          Companions.move(file, aside);
           troubles.add(
               "Your settings, cells and parts could not be read; they lie aside as "
                   + aside.getFileName()
@@ -90,6 +89,9 @@ public final class OwnStore implements AutoCloseable {
     Database d = Database.open(file, Access.WRITE);
     try {
       int version = (int) d.number("PRAGMA user_version");
+      if (version < 0 || version > Schema.OWN.version()) {
+        throw new SQLException("version " + version + ", not from 0 to " + Schema.OWN.version());
+      }
       d.execute("PRAGMA journal_mode = WAL");
       if (version < Schema.OWN.version()) {
         d.transaction(
@@ -242,6 +244,9 @@ public final class OwnStore implements AutoCloseable {
   private void read(Database.Work<?> work) {
     try {
       work.run();
+      for (String row : database.takeHidden()) {
+        troubles.add("Of your settings, cells and parts, " + row + "; the rest is there.");
+      }
     } catch (SQLException e) {
       troubles.add("Your settings, cells or parts could not be read whole: " + e.getMessage());
     }

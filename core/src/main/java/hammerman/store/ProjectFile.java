@@ -11,18 +11,17 @@ import hammerman.record.StepRecord;
 import hammerman.unit.Sentence;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A project in a file, whichever form it has: the database ({@code .hammerman}), the bare document
@@ -155,6 +154,28 @@ public final class ProjectFile {
     }
   }
 
+  /** Says what project a file holds, with its runs and cells; empty if it holds none. */
+  public static Optional<String> summary(Path file) {
+    try {
+      if (form(file) != Form.DATABASE) {
+        Project p = document(file);
+        return Optional.of("the design “%s”".formatted(p.name()));
+      }
+      try (ProjectStore store = ProjectStore.look(file)) {
+        Project p = store.design().present().project();
+        return Optional.of(
+            "the project “%s”, %s, with %d runs and %d measured cells"
+                .formatted(
+                    p.name(),
+                    p.variant().pack().counts(),
+                    store.runBook().count(),
+                    store.inventory().count()));
+      }
+    } catch (UnreadableProject | NotKept e) {
+      return Optional.empty();
+    }
+  }
+
   /** Reads the bare document, or that of the container of earlier versions. */
   public static Project document(Path file) throws UnreadableProject {
     String name = name(file);
@@ -195,13 +216,8 @@ public final class ProjectFile {
 
   /** Writes the bare document in the place of whatever the file held. */
   public static void export(Project project, Path file) throws NotKept {
-    try (OutputStream out =
-        Files.newOutputStream(
-            file,
-            StandardOpenOption.CREATE,
-            StandardOpenOption.WRITE,
-            StandardOpenOption.TRUNCATE_EXISTING)) {
-      out.write(ProjectDocument.bytes(project));
+    try {
+      WholeFile.write(file, ProjectDocument.bytes(project));
     } catch (IOException e) {
       throw new NotKept(
           NotKept.Reason.OTHER,

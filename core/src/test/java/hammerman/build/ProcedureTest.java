@@ -12,11 +12,13 @@ import hammerman.forecast.Forecast;
 import hammerman.guard.Fusing;
 import hammerman.guard.Protection;
 import hammerman.pack.Lot;
+import hammerman.project.ProjectDocument;
 import hammerman.readymade.HardStart;
 import hammerman.readymade.ReadyMade;
 import hammerman.readymade.ReadyMadeUse;
 import hammerman.remedy.Rework;
 import hammerman.unit.Unit;
+import java.io.InputStream;
 import java.util.ArrayDeque;
 import java.util.Arrays;
 import java.util.Deque;
@@ -27,6 +29,7 @@ import java.util.Objects;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -327,5 +330,32 @@ class ProcedureTest {
         .findFirst()
         .orElseThrow()
         .value();
+  }
+
+  /** A design that contradicts itself has steps all the same, and each such step says so. */
+  @ParameterizedTest
+  @CsvSource({
+    "procedure-14s-charger-on-13s, charge.top, overcharges the cells",
+    "procedure-bms-overvoltage-3.65, charge.top, 3.65 V",
+    "procedure-dischargeHighest-20, run.touch, temperature limit"
+  })
+  void aWrongDesignHasStepsWithTheFindingAtThem(String file, String step, String words)
+      throws Exception {
+    Design d;
+    try (InputStream in =
+        Objects.requireNonNull(
+            ProcedureTest.class.getResourceAsStream("/findings/" + file + ".json"))) {
+      d = ProjectDocument.parse(in.readAllBytes(), file).design();
+    }
+    Step s = Procedure.of(Forecast.of(d)).step(step).orElseThrow();
+    assertThat(String.join(" ", s.safety().cautions())).contains("Stop, and ").contains(words);
+    Expected e = s.expects().orElseThrow();
+    CellType cell = d.pack().cell();
+    assertThat(e.high())
+        .as("only what is safe is let pass")
+        .isLessThanOrEqualTo(
+            e.unit() == Unit.VOLT
+                ? cell.fullVoltage() + 0.05
+                : cell.temperatures().dischargeHighest());
   }
 }

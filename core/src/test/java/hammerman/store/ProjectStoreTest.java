@@ -11,6 +11,7 @@ import hammerman.project.Shipped;
 import hammerman.project.UnreadableProject;
 import hammerman.record.InventoryCell;
 import hammerman.record.PartRecord;
+import java.io.InputStream;
 import java.io.RandomAccessFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -22,6 +23,7 @@ import java.sql.Statement;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -329,6 +331,39 @@ class ProjectStoreTest {
       store.put(Map.of("a", "b"));
       assertThat(store.settings()).containsEntry("a", "b");
       assertThat(store.troubles()).singleElement().asString().contains("until you leave only");
+    }
+  }
+
+  @Test
+  void anOwnStoreOfAVersionThatCannotBeIsPutAside() throws Exception {
+    try (InputStream in =
+        Objects.requireNonNull(
+            ProjectStoreTest.class.getResourceAsStream(
+                "/findings/own-settings-version-minus-1.hammerman-settings"))) {
+      Files.copy(in, folder.resolve(OwnStore.FILE));
+    }
+    try (OwnStore store = OwnStore.open(folder, NOON)) {
+      assertThat(store.troubles()).singleElement().asString().contains("could not be read");
+      store.put(Map.of("a", "b"));
+    }
+  }
+
+  @Test
+  void nothingInThePlaceOfPartsOrCellsIsSaid() throws Exception {
+    try (OwnStore own = OwnStore.open(folder, NOON)) {
+      own.keep(Shipped.parts());
+      own.keep(Shipped.cells().cells().subList(0, 1), NOON);
+    }
+    try (Connection c =
+            DriverManager.getConnection("jdbc:sqlite:" + folder.resolve(OwnStore.FILE));
+        Statement s = c.createStatement()) {
+      s.execute("UPDATE own_parts SET document = 'null'");
+      s.execute("UPDATE own_cell SET document = 'null'");
+    }
+    try (OwnStore own = OwnStore.open(folder, NOON)) {
+      assertThat(own.parts()).isEmpty();
+      assertThat(own.cells().cells()).isEmpty();
+      assertThat(own.troubles()).hasSize(2).allMatch(t -> t.contains("there is nothing in it"));
     }
   }
 

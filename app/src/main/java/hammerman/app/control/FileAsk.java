@@ -27,4 +27,11 @@ public interface FileAsk {
 
   /** Asks where to save; empty if nowhere was chosen. */
   Optional<Path> save(String title, Kind kind, String suggestedName);
+
+  /**
+   * Asks whether a file may be replaced.
+   *
+   * @param holds what is in it, in words
+   */
+  boolean mayReplace(Path file, String holds);
 }

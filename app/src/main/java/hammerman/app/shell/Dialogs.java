@@ -6,6 +6,10 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.scene.control.Alert;
+import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBar;
+import javafx.scene.control.ButtonType;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
 import org.jspecify.annotations.Nullable;
@@ -30,6 +34,23 @@ final class Dialogs implements FileAsk {
     FileChooser chooser = chooser(title, kind);
     chooser.setInitialFileName(suggestedName);
     return chosen(chooser.showSaveDialog(owner.get()));
+  }
+
+  @Override
+  public boolean mayReplace(Path file, String holds) {
+    ButtonType replace = new ButtonType("Replace it", ButtonBar.ButtonData.OK_DONE);
+    Alert question =
+        new Alert(
+            Alert.AlertType.CONFIRMATION,
+            "It holds %s.".formatted(holds),
+            replace,
+            ButtonType.CANCEL);
+    question.setTitle("Replace a file");
+    question.setHeaderText("%s is there already.".formatted(file.getFileName()));
+    question.initOwner(owner.get());
+    ((Button) question.getDialogPane().lookupButton(replace)).setDefaultButton(false);
+    ((Button) question.getDialogPane().lookupButton(ButtonType.CANCEL)).setDefaultButton(true);
+    return question.showAndWait().filter(replace::equals).isPresent();
   }
 
   private Optional<Path> chosen(@Nullable File file) {

@@ -20,7 +20,6 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Consumer;
 
@@ -157,7 +156,7 @@ final class FileDesk {
   /** Goes on under a name without asking. */
   void nameAs(Path file) {
     session.nameAs(
-        named(file),
+        file,
         done -> {
           settings.addRecent(done);
           tell.accept("Kept as " + done.getFileName() + " from now on.");
@@ -170,7 +169,7 @@ final class FileDesk {
         .ifPresent(
             file ->
                 session.copyTo(
-                    named(file),
+                    file,
                     done ->
                         tell.accept(
                             "A copy is in " + done.getFileName() + "; you go on where you were."),
@@ -243,6 +242,33 @@ final class FileDesk {
             });
   }
 
+  /**
+   * Lists the packs that were thrown away within the last month; each is brought back by choosing.
+   */
+  void listThrown(Consumer<List<Command>> list) {
+    session
+        .keeper()
+        .thrown(
+            packs -> {
+              if (packs.isEmpty()) {
+                tell.accept("No pack was thrown away in the last 30 days.");
+              } else {
+                list.accept(
+                    packs.stream()
+                        .map(
+                            p ->
+                                Command.Group.PROJECT.of(
+                                    "“%s”, %s, thrown away %s"
+                                        .formatted(p.name(), p.counts(), time(p.at())),
+                                    () ->
+                                        session
+                                            .keeper()
+                                            .bringBack(p.file(), this::open, this::complain)))
+                        .toList());
+              }
+            });
+  }
+
   private void offer(Unnamed pack) {
     String words =
         "A pack without a name: “%s”, %s, last changed %s."
@@ -260,7 +286,7 @@ final class FileDesk {
             pack,
             thrown ->
                 notices.offer(
-                    "“%s” was thrown away; it can be brought back for a month."
+                    "“%s” was thrown away. For 30 days it can be brought back: Project, Bring back a thrown-away pack."
                         .formatted(pack.name()),
                     new Notices.Answer(
                         "Bring it back",
@@ -281,10 +307,5 @@ final class FileDesk {
   private String suggested(String ending) {
     String name = session.project().name().replaceAll("[^\\w -]+", "").strip();
     return (name.isEmpty() ? "pack" : name) + ending;
-  }
-
-  private static Path named(Path file) {
-    String name = Objects.requireNonNull(file.getFileName()).toString();
-    return name.contains(".") ? file : file.resolveSibling(name + ProjectFile.EXTENSION);
   }
 }

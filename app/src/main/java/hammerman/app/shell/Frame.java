@@ -73,7 +73,7 @@ public final class Frame {
     theme = settings.text("theme", "day").equals("night") ? Theme.NIGHT : Theme.DAY;
     rail = new Rail(session, this::go);
     side = new RailPlace(rail, settings.text("rail", ""), d -> settings.put("rail", d));
-    FileAsk files = ask == null ? new Dialogs(settings, this::window) : ask;
+    FileAsk files = new CarefulAsk(ask == null ? new Dialogs(settings, this::window) : ask);
     Bench bench = new Bench(session, settings, files, this::showWorking, overlay::fill, this::go);
     plate = new Nameplate(bench);
     stations = new Stations(bench, this::showLine);

@@ -55,6 +55,9 @@ final class ProjectCommands {
     list.add(
         Group.PROJECT.of(
             "Packs without a name", () -> desk.listUnnamed(all -> overlay.palette(all))));
+    list.add(
+        Group.PROJECT.of(
+            "Bring back a thrown-away pack", () -> desk.listThrown(all -> overlay.palette(all))));
     list.add(Group.PROJECT.of("Take in parts of your own", desk::takeParts).also("import"));
     list.add(Group.EDIT.of("Mark this state", KeyCode.B, this::mark).also("bookmark version"));
     list.add(Group.EDIT.withShift("Go back to a mark", KeyCode.B, this::marks));

@@ -72,15 +72,16 @@ class UnnamedPacksTest {
   @Test
   void whatIsThrownAwayCanBeBroughtBackForAMonthAndThenGoes() throws Exception {
     Path file = pack("Thrown", 6, NOON);
-    Path thrown = packs.throwAway(file);
+    // Last edited long before: the month counts from when it is thrown away.
+    Files.setLastModifiedTime(file, FileTime.from(NOON.minus(Duration.ofDays(90))));
+    Path thrown = packs.throwAway(file, NOON);
     assertThat(packs.left()).isEmpty();
-    Files.setLastModifiedTime(thrown, FileTime.from(NOON));
+    assertThat(packs.thrown()).extracting(Unnamed::name).containsExactly("Thrown");
     packs.clear(NOON.plus(Duration.ofDays(29)));
     assertThat(thrown).exists();
     assertThat(packs.bringBack(thrown)).isEqualTo(file);
     assertThat(packs.left()).extracting(Unnamed::name).containsExactly("Thrown");
-    Path again = packs.throwAway(file);
-    Files.setLastModifiedTime(again, FileTime.from(NOON));
+    Path again = packs.throwAway(file, NOON);
     packs.clear(NOON.plus(Duration.ofDays(31)));
     assertThat(again).doesNotExist();
   }

@@ -5,9 +5,9 @@ import hammerman.app.station.Bench;
 import hammerman.build.Booklet;
 import hammerman.project.Project;
 import hammerman.record.PartRecord;
+import hammerman.store.WholeFile;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -74,7 +74,7 @@ final class Papers {
         .ifPresent(
             file -> {
               try {
-                Files.write(file, bytes);
+                WholeFile.write(file, bytes);
                 state.say("Wrote " + file.getFileName() + ".");
               } catch (IOException e) {
                 state.say(

@@ -144,14 +144,21 @@ final class OwnCell extends VBox {
         c -> c.currents().fastCharge(),
         (c, v) -> c.withCurrents(c.currents().withFastCharge(v)));
     in(form, "Mass of one", Unit.GRAM, CellType::mass, CellType::withMass);
+    in(
+        form,
+        "Specific heat",
+        Unit.JOULE_PER_KILOGRAM_KELVIN,
+        CellType::specificHeat,
+        CellType::withSpecificHeat);
     in(form, "Price of one", Unit.MONEY, CellType::price, CellType::withPrice);
     form.text("From", p -> cell(p).source(), (p, v) -> own(p, c -> c.withSource(v)));
+    CellSizeFields.add(form, OwnCell::cell, OwnCell::own);
     return form;
   }
 
   private Form limits() {
     Form form = new Form(session, Station.CELL, 118, 66);
-    form.section("Voltages and warmth");
+    form.section("Voltages and temperatures");
     in(form, "Full", Unit.VOLT, CellType::fullVoltage, CellType::withFullVoltage);
     in(form, "Nominal", Unit.VOLT, CellType::nominalVoltage, CellType::withNominalVoltage);
     in(form, "Cut-off", Unit.VOLT, CellType::cutOffVoltage, CellType::withCutOffVoltage);
@@ -163,13 +170,19 @@ final class OwnCell extends VBox {
         (c, v) -> c.withTemperatures(c.temperatures().withChargeLowest(v)));
     in(
         form,
+        "Charge up to",
+        Unit.CELSIUS,
+        c -> c.temperatures().chargeHighest(),
+        (c, v) -> c.withTemperatures(c.temperatures().withChargeHighest(v)));
+    in(
+        form,
         "Discharge from",
         Unit.CELSIUS,
         c -> c.temperatures().dischargeLowest(),
         (c, v) -> c.withTemperatures(c.temperatures().withDischargeLowest(v)));
     in(
         form,
-        "Hottest",
+        "Discharge up to",
         Unit.CELSIUS,
         c -> c.temperatures().dischargeHighest(),
         (c, v) -> c.withTemperatures(c.temperatures().withDischargeHighest(v)));

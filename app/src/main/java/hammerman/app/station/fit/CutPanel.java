@@ -11,6 +11,7 @@ import hammerman.drawing.Paper;
 import hammerman.drawing.Pdf;
 import hammerman.drawing.Svg;
 import hammerman.pack.Pack;
+import hammerman.store.WholeFile;
 import hammerman.template.BalanceLead;
 import hammerman.template.BuildLists;
 import hammerman.template.CutList;
@@ -21,7 +22,6 @@ import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -138,7 +138,7 @@ final class CutPanel extends VBox {
 
   private void write(Path file, byte[] bytes) {
     try {
-      Files.write(file, bytes);
+      WholeFile.write(file, bytes);
       said.setText("Wrote " + file.getFileName() + ". Print at 100 % and measure its bar first.");
     } catch (IOException e) {
       said.setText("Not saved: " + e.getMessage() + ". Choose another folder.");

@@ -8,12 +8,13 @@ import hammerman.app.session.Session;
 import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.forecast.Forecast;
+import hammerman.store.WholeFile;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import hammerman.wiring.Diagram;
 import hammerman.wiring.WiringPlan;
 import java.io.IOException;
-import java.nio.file.Files;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -112,7 +113,8 @@ final class WiringView extends VBox {
       return;
     }
     try {
-      Files.writeString(file, d.svg(session.project().name() + ": wiring"));
+      WholeFile.write(
+          file, d.svg(session.project().name() + ": wiring").getBytes(StandardCharsets.UTF_8));
       said.setText("Wrote " + file.getFileName() + ", at true scale for an A4 sheet.");
     } catch (IOException e) {
       said.setText("Not saved: " + e.getMessage() + ". Choose another folder.");

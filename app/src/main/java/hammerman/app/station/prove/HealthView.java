@@ -26,6 +26,7 @@ import hammerman.record.Measurement.Conditions;
 import hammerman.record.Measurement.Origin;
 import hammerman.record.Subject;
 import hammerman.schedule.CalendarFile;
+import hammerman.store.WholeFile;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.QuantityText;
@@ -33,7 +34,6 @@ import hammerman.unit.Unit;
 import hammerman.unit.Valid;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
@@ -376,7 +376,7 @@ final class HealthView extends StackPane {
 
   private void write(Path file, String text) {
     try {
-      Files.writeString(file, text, StandardCharsets.UTF_8);
+      WholeFile.write(file, text.getBytes(StandardCharsets.UTF_8));
       state.say("Written to " + file.getFileName() + ".");
     } catch (IOException e) {
       state.say("%s cannot be written: %s.".formatted(file.getFileName(), e.getMessage()));

@@ -14,6 +14,7 @@ import hammerman.sort.LabelOrder;
 import hammerman.sort.MeasuredCell;
 import hammerman.sort.Sorting.Entry;
 import hammerman.sort.StockTable;
+import hammerman.store.WholeFile;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.QuantityText;
@@ -187,7 +188,7 @@ final class CellsView extends StackPane {
     try {
       Path folder = Files.createTempDirectory("hammerman");
       Path file = folder.resolve(name);
-      Files.write(file, bytes);
+      WholeFile.write(file, bytes);
       file.toFile().deleteOnExit();
       folder.toFile().deleteOnExit();
       importing.open(file);

@@ -24,11 +24,11 @@ import hammerman.sort.MeasuredCell;
 import hammerman.sort.SortPlan;
 import hammerman.sort.StockTable;
 import hammerman.sort.TooFewCells;
+import hammerman.store.WholeFile;
 import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -304,7 +304,8 @@ final class GroupsView extends StackPane {
         new FileAsk.Kind("PDF", List.of("*.pdf")),
         "labels.pdf",
         file ->
-            Files.write(file, LabelSheet.pdf(groupsAsPlaced(), state.session().project().name())));
+            WholeFile.write(
+                file, LabelSheet.pdf(groupsAsPlaced(), state.session().project().name())));
   }
 
   private void picking() {
