@@ -320,7 +320,12 @@ public final class RunBook {
    */
   public double[] raw(long run, int channel, long from, int count) throws NotKept {
     return database.reading(
-        () -> entries(channelIds(run)[channel], 0, SampleBlock.SAMPLES, 1, from, count));
+        () -> {
+          long[] channels = channelIds(run);
+          return channel < channels.length
+              ? entries(channels[channel], 0, SampleBlock.SAMPLES, 1, from, count)
+              : new double[0];
+        });
   }
 
   /**
@@ -334,7 +339,11 @@ public final class RunBook {
   public Trace trace(long run, int channel, long from, long to, int slots) throws NotKept {
     return database.reading(
         () -> {
-          long id = channelIds(run)[channel];
+          long[] channels = channelIds(run);
+          if (channel >= channels.length) {
+            return new Trace(from, 1, new double[0], new double[0]);
+          }
+          long id = channels[channel];
           long each = Math.max(1, Math.ceilDiv(to - from, slots));
           int level = 0;
           long span = 1;

@@ -245,6 +245,18 @@ class CompanionsTest {
   }
 
   @Test
+  void aRunWhoseColumnsAreLostHidesItsLogAlone() throws Exception {
+    Run run = new Run("Run", "", "", "", List.of(new Channel("Time", "s")), RunSheet.NOTHING);
+    try (ProjectStore store = created("a.hammerman")) {
+      long id = store.runBook().begin(run, null, NOON);
+      store.runBook().finish(id, 300);
+      store.write("DELETE FROM channel");
+      assertThat(store.runBook().telemetry(store.runBook().runs(0, 1).getFirst())).isEmpty();
+      assertThat(store.runBook().trace(id, 0, 0, 300, 10).size()).isZero();
+    }
+  }
+
+  @Test
   void aLiveRunThatIsCutShortKeepsWhatCame() throws Exception {
     Run run =
         new Run(

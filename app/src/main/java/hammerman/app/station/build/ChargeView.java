@@ -47,6 +47,9 @@ final class ChargeView extends StackPane {
 
   private @Nullable ChargeWatch watch;
 
+  /** Whether the watch has said stop; what comes after that is not shown any more. */
+  private boolean stopped;
+
   /**
    * @param clock of this machine, s; it never goes back
    */
@@ -169,6 +172,7 @@ final class ChargeView extends StackPane {
     picture.show(frames);
     ChargeWatch w = ChargeWatch.of(on.forecast().chain(), start(s, on), clock.getAsDouble());
     watch = w;
+    stopped = false;
     state.watch(true);
     picture.forecast(w, on.design());
     hear(w.await(clock.getAsDouble()));
@@ -179,6 +183,11 @@ final class ChargeView extends StackPane {
   private void frames(List<ChargeFrame> fresh) {
     ChargeWatch w = watch;
     if (w == null) {
+      return;
+    }
+    if (stopped) {
+      // It may not have heard.
+      desk.plug(false);
       return;
     }
     ChargeWatch.Call call = null;
@@ -233,6 +242,7 @@ final class ChargeView extends StackPane {
       asking.stop();
       state.watch(false);
       desk.plug(false);
+      stopped = c.stop();
       watch = c.ended() ? null : watch;
     }
   }
