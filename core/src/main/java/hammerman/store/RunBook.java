@@ -97,7 +97,7 @@ public final class RunBook {
         });
   }
 
-  private void insert(long[] channels, List<SampleBlock> blocks) throws SQLException {
+  void insert(long[] channels, List<SampleBlock> blocks) throws SQLException {
     for (SampleBlock b : blocks) {
       database.update(
           "INSERT OR REPLACE INTO block (channel, level, number, figures) VALUES (?, ?, ?, ?)",
@@ -130,7 +130,7 @@ public final class RunBook {
               List<Long> kept = new ArrayList<>();
               for (long id :
                   database.rows(r -> r.getLong(1), "SELECT id FROM run WHERE samples = " + LIVE)) {
-                long samples = pyramid(id);
+                long samples = new Pyramid(this, database, id).again();
                 database.update(
                     "UPDATE run SET samples = ? WHERE id = ?",
                     samples > 0 ? samples : UNFINISHED,
@@ -143,60 +143,6 @@ public final class RunBook {
             });
     removeUnfinished();
     return runs(0, Integer.MAX_VALUE).stream().filter(r -> ended.contains(r.id())).toList();
-  }
-
-  /** Makes the pyramid of a run anew from its samples, and returns how many those are. */
-  private long pyramid(long run) throws SQLException {
-    long[] channels = channelIds(run);
-    for (long c : channels) {
-      database.update("DELETE FROM block WHERE channel = ? AND level > 0", c);
-    }
-    List<SampleBlock> made = new ArrayList<>();
-    SampleWriter writer =
-        new SampleWriter(
-            channels.length,
-            blocks -> blocks.stream().filter(b -> b.level() > 0).forEach(made::add));
-    double[] row = new double[channels.length];
-    for (long number = 0; ; number++) {
-      double[][] of = new double[channels.length][];
-      int n = Integer.MAX_VALUE;
-      for (int c = 0; c < channels.length; c++) {
-        of[c] =
-            entries(
-                channels[c],
-                0,
-                SampleBlock.SAMPLES,
-                1,
-                number * SampleBlock.SAMPLES,
-                SampleBlock.SAMPLES);
-        n = Math.min(n, of[c].length);
-      }
-      for (int k = 0; k < n && channels.length > 0; k++) {
-        for (int c = 0; c < channels.length; c++) {
-          row[c] = of[c][k];
-        }
-        into(() -> writer.add(row));
-      }
-      if (n < SampleBlock.SAMPLES || channels.length == 0) {
-        into(writer::finish);
-        insert(channels, made);
-        return writer.samples();
-      }
-    }
-  }
-
-  /** What is put into a list and not into a file. */
-  @FunctionalInterface
-  private interface Listed {
-    void run() throws NotKept;
-  }
-
-  private static void into(Listed work) {
-    try {
-      work.run();
-    } catch (NotKept e) {
-      throw new IllegalStateException("a list takes everything", e);
-    }
   }
 
   /** Removes runs whose log never came to its end. */
@@ -389,7 +335,7 @@ public final class RunBook {
   }
 
   /** Entries of a level, each of so many figures, from one of them on. */
-  private double[] entries(long channel, int level, int perBlock, int stride, long from, int count)
+  double[] entries(long channel, int level, int perBlock, int stride, long from, int count)
       throws SQLException {
     double[] found = new double[count * stride];
     long firstBlock = from / perBlock;
@@ -416,7 +362,7 @@ public final class RunBook {
     return at == found.length ? found : Arrays.copyOf(found, at);
   }
 
-  private long[] channelIds(long run) throws SQLException {
+  long[] channelIds(long run) throws SQLException {
     return database
         .rows(r -> r.getLong(1), "SELECT id FROM channel WHERE run = ? ORDER BY position", run)
         .stream()

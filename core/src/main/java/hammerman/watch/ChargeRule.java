@@ -29,6 +29,27 @@ record ChargeRule(
     BELOW
   }
 
+  /** A rule whose figure may not rise above its limit for longer than its patience. */
+  static ChargeRule above(
+      String id,
+      ToDoubleFunction<Moment> figure,
+      double limit,
+      double patience,
+      Function<Moment, String> words,
+      Function<Moment, String> margin) {
+    return new ChargeRule(id, figure, Passes.ABOVE, limit, patience, words, margin);
+  }
+
+  /** A rule whose figure may not fall below its limit. */
+  static ChargeRule below(
+      String id,
+      ToDoubleFunction<Moment> figure,
+      double limit,
+      Function<Moment, String> words,
+      Function<Moment, String> margin) {
+    return new ChargeRule(id, figure, Passes.BELOW, limit, 0, words, margin);
+  }
+
   /** Whether the limit is passed. */
   boolean broken(Moment m) {
     double v = figure.applyAsDouble(m);

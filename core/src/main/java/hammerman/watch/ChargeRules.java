@@ -1,15 +1,15 @@
 package hammerman.watch;
 
+import static hammerman.watch.ChargeRule.above;
+import static hammerman.watch.ChargeRule.below;
+
 import hammerman.numeric.Middle;
 import hammerman.simulation.Charge;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
-import hammerman.watch.ChargeRule.Passes;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.Function;
-import java.util.function.ToDoubleFunction;
 
 /**
  * The rules of the watch, the most dangerous first: the first that is broken is the one that is
@@ -74,290 +74,212 @@ final class ChargeRules {
     r.temperatures();
     r.current();
     r.doubtful();
-    r.missing();
-    r.clock();
+    r.rules.addAll(ReadingRules.of(limits));
     r.progress();
     return List.copyOf(r.rules);
   }
 
   private void volts() {
-    above(
-        "group.high",
-        m -> m.frame().highest(),
-        limits.highest() - VOLTS_BEFORE,
-        0,
-        m ->
-            "Group %d is at %s and its limit is %s. Pull the charger's mains plug; let the BMS balance, or discharge that group alone."
-                .formatted(
-                    at(m.frame().groups(), m.frame().highest()),
-                    volts(m.frame().highest()),
-                    volts(limits.highest())),
-        this::voltsLeft);
-    below(
-        "group.low",
-        m -> m.frame().lowest(),
-        limits.lowest(),
-        m ->
-            "Group %d is at %s, below its cut-off voltage of %s. Pull the charger's mains plug. Never charge a cell that has been below its cut-off voltage."
-                .formatted(
-                    at(m.frame().groups(), m.frame().lowest()),
-                    volts(m.frame().lowest()),
-                    volts(limits.lowest())),
-        m -> "none");
-    above(
-        "pack.high",
-        m -> m.frame().pack(),
-        limits.packMost(),
-        0,
-        m ->
-            "The pack is at %s, above the charger's maximum of %s. Pull its mains plug."
-                .formatted(
-                    Figures.of(m.frame().pack(), Unit.VOLT, 2),
-                    Figures.of(limits.packMost(), Unit.VOLT, 2)),
-        this::voltsLeft);
-    above(
-        "group.apart",
-        ChargeRules::apart,
-        APART,
-        0,
-        m -> {
-          double[] g = m.frame().groups();
-          double middle = median(m.frame());
-          int worst = furthest(g, middle);
-          return "Group %d is at %s, the median is %s: it %s. Pull the charger's mains plug, let the pack rest for an hour, and measure again."
-              .formatted(
-                  worst + 1,
-                  volts(g[worst]),
-                  volts(middle),
-                  g[worst] > middle ? "runs ahead" : "lags behind, so it leaks or was empty");
-        },
-        this::voltsLeft);
+    rules.add(
+        above(
+            "group.high",
+            m -> m.frame().highest(),
+            limits.highest() - VOLTS_BEFORE,
+            0,
+            m ->
+                "Group %d is at %s and its limit is %s. Pull the charger's mains plug; let the BMS balance, or discharge that group alone."
+                    .formatted(
+                        at(m.frame().groups(), m.frame().highest()),
+                        volts(m.frame().highest()),
+                        volts(limits.highest())),
+            this::voltsLeft));
+    rules.add(
+        below(
+            "group.low",
+            m -> m.frame().lowest(),
+            limits.lowest(),
+            m ->
+                "Group %d is at %s, below its cut-off voltage of %s. Pull the charger's mains plug. Never charge a cell that has been below its cut-off voltage."
+                    .formatted(
+                        at(m.frame().groups(), m.frame().lowest()),
+                        volts(m.frame().lowest()),
+                        volts(limits.lowest())),
+            m -> "none"));
+    rules.add(
+        above(
+            "pack.high",
+            m -> m.frame().pack(),
+            limits.packMost(),
+            0,
+            m ->
+                "The pack is at %s, above the charger's maximum of %s. Pull its mains plug."
+                    .formatted(
+                        Figures.of(m.frame().pack(), Unit.VOLT, 2),
+                        Figures.of(limits.packMost(), Unit.VOLT, 2)),
+            this::voltsLeft));
+    rules.add(
+        above(
+            "group.apart",
+            ChargeRules::apart,
+            APART,
+            0,
+            m -> {
+              double[] g = m.frame().groups();
+              double middle = median(m.frame());
+              int worst = furthest(g, middle);
+              return "Group %d is at %s, the median is %s: it %s. Pull the charger's mains plug, let the pack rest for an hour, and measure again."
+                  .formatted(
+                      worst + 1,
+                      volts(g[worst]),
+                      volts(middle),
+                      g[worst] > middle ? "runs ahead" : "lags behind, so it leaks or was empty");
+            },
+            this::voltsLeft));
   }
 
   private void temperatures() {
-    above(
-        "cell.hot",
-        m -> m.frame().warmest(),
-        limits.hottest() - KELVIN_BEFORE,
-        0,
-        m ->
-            "A cell is at %s; its limit is %s. Pull the charger's mains plug and let the pack cool in the open."
-                .formatted(
-                    Figures.of(m.frame().warmest(), Unit.CELSIUS, 1),
-                    Figures.of(limits.hottest(), Unit.CELSIUS, 0)),
-        this::kelvinLeft);
-    below(
-        "cell.cold",
-        m -> m.frame().coldest(),
-        limits.coldest(),
-        m ->
-            "A cell is at %s, below %s: metal plates out inside it. Pull the charger's mains plug and warm the pack indoors."
-                .formatted(
-                    Figures.of(m.frame().coldest(), Unit.CELSIUS, 1),
-                    Figures.of(limits.coldest(), Unit.CELSIUS, 0)),
-        m -> "none");
-    above(
-        "cell.warming",
-        Moment::warming,
-        limits.rise() * WatchHistory.WINDOW,
-        0,
-        m ->
-            "A sensor has warmed by %s within %s: a cell may be shorted inside. Pull the charger's mains plug, and move the pack outdoors."
-                .formatted(
-                    Figures.of(m.warming(), Unit.KELVIN, 1), Figures.duration(WatchHistory.WINDOW)),
-        this::kelvinLeft);
+    rules.add(
+        above(
+            "cell.hot",
+            m -> m.frame().warmest(),
+            limits.hottest() - KELVIN_BEFORE,
+            0,
+            m ->
+                "A cell is at %s; its limit is %s. Pull the charger's mains plug and let the pack cool in the open."
+                    .formatted(
+                        Figures.of(m.frame().warmest(), Unit.CELSIUS, 1),
+                        Figures.of(limits.hottest(), Unit.CELSIUS, 0)),
+            this::kelvinLeft));
+    rules.add(
+        below(
+            "cell.cold",
+            m -> m.frame().coldest(),
+            limits.coldest(),
+            m ->
+                "A cell is at %s, below %s: metal plates out inside it. Pull the charger's mains plug and warm the pack indoors."
+                    .formatted(
+                        Figures.of(m.frame().coldest(), Unit.CELSIUS, 1),
+                        Figures.of(limits.coldest(), Unit.CELSIUS, 0)),
+            m -> "none"));
+    rules.add(
+        above(
+            "cell.warming",
+            Moment::warming,
+            limits.rise() * WatchHistory.WINDOW,
+            0,
+            m ->
+                "A sensor has warmed by %s within %s: a cell may be shorted inside. Pull the charger's mains plug, and move the pack outdoors."
+                    .formatted(
+                        Figures.of(m.warming(), Unit.KELVIN, 1),
+                        Figures.duration(WatchHistory.WINDOW)),
+            this::kelvinLeft));
   }
 
   private void current() {
-    above(
-        "current.high",
-        m -> m.frame().current(),
-        limits.most(),
-        0,
-        m ->
-            "The charge current is %s; your charger should give %s. Pull its mains plug: it is the wrong charger, or faulty."
-                .formatted(
-                    Figures.of(m.frame().current(), Unit.AMPERE),
-                    Figures.of(limits.current(), Unit.AMPERE)),
-        this::voltsLeft);
-    below(
-        "current.backwards",
-        m -> m.frame().current(),
-        -Math.max(OFFSET, OFFSET_SHARE * limits.current()),
-        m ->
-            "%s flow out of the pack. Pull the charger's mains plug: something discharges the pack, or the current sensor is reversed."
-                .formatted(Figures.of(-m.frame().current(), Unit.AMPERE)),
-        m -> "unknown");
-    above(
-        "charge.most",
-        Moment::charge,
-        limits.room(),
-        0,
-        m ->
-            "%s has been charged, more than the pack can hold: the rest turns into heat. Pull the charger's mains plug."
-                .formatted(Figures.of(m.charge(), Unit.AMPERE_HOUR)),
-        this::voltsLeft);
+    rules.add(
+        above(
+            "current.high",
+            m -> m.frame().current(),
+            limits.most(),
+            0,
+            m ->
+                "The charge current is %s; your charger should give %s. Pull its mains plug: it is the wrong charger, or faulty."
+                    .formatted(
+                        Figures.of(m.frame().current(), Unit.AMPERE),
+                        Figures.of(limits.current(), Unit.AMPERE)),
+            this::voltsLeft));
+    rules.add(
+        below(
+            "current.backwards",
+            m -> m.frame().current(),
+            -Math.max(OFFSET, OFFSET_SHARE * limits.current()),
+            m ->
+                "%s flow out of the pack. Pull the charger's mains plug: something discharges the pack, or the current sensor is reversed."
+                    .formatted(Figures.of(-m.frame().current(), Unit.AMPERE)),
+            m -> "unknown"));
+    rules.add(
+        above(
+            "charge.most",
+            Moment::charge,
+            limits.room(),
+            0,
+            m ->
+                "%s has been charged, more than the pack can hold: the rest turns into heat. Pull the charger's mains plug."
+                    .formatted(Figures.of(m.charge(), Unit.AMPERE_HOUR)),
+            this::voltsLeft));
   }
 
   /** Readings that cannot all be true. */
   private void doubtful() {
-    above(
-        "sum",
-        m -> {
-          double sum = Arrays.stream(m.frame().groups()).sum();
-          double pack = m.frame().pack();
-          return Math.abs(sum - pack) - (SUM_SHARE * Math.abs(pack) + SUM_VOLTS);
-        },
-        0,
-        0,
-        m ->
-            "The groups add up to %s but the pack reads %s: one reading is wrong. Pull the charger's mains plug and measure each group by hand."
-                .formatted(
-                    Figures.of(Arrays.stream(m.frame().groups()).sum(), Unit.VOLT, 2),
-                    Figures.of(m.frame().pack(), Unit.VOLT, 2)),
-        m -> "unknown");
-    above(
-        "stuck",
-        m -> m.stuck() < 0 ? Double.NaN : m.risen(),
-        STUCK,
-        0,
-        m ->
-            "Group %d has not changed while the others rose by %s: its reading is stuck. Pull the charger's mains plug and measure it by hand."
-                .formatted(m.stuck() + 1, Figures.of(m.risen(), Unit.MILLIVOLT, 0)),
-        m -> "unknown");
-    above(
-        "frozen",
-        Moment::frozen,
-        FROZEN,
-        0,
-        m ->
-            "No reading has changed for %s: they are old. Pull the charger's mains plug and measure each group by hand."
-                .formatted(Figures.duration(m.frozen())),
-        m -> "unknown");
-    above(
-        "groups.more",
-        m -> m.frame().groups().length - limits.series(),
-        0,
-        MISSING,
-        m ->
-            "%d groups are read, and the design has %d. Pull the charger's mains plug: this is another pack, or another BMS."
-                .formatted(m.frame().groups().length, limits.series()),
-        m -> "unknown");
-  }
-
-  private void missing() {
-    above(
-        "groups.missing",
-        m -> limits.series() - m.frame().groupsRead(),
-        0,
-        MISSING,
-        m ->
-            "%s. Its voltage is unknown. Pull the charger's mains plug and measure by hand."
-                .formatted(unread(m.frame())),
-        m -> "unknown");
-    above(
-        "sensors.missing",
-        m -> m.sensors() - m.frame().sensorsRead(),
-        0,
-        MISSING,
-        m ->
-            "%d of %d temperature sensors can be read. Pull the charger's mains plug and check their leads."
-                .formatted(m.frame().sensorsRead(), m.sensors()),
-        m -> "unknown");
-    above(
-        "pack.missing",
-        m -> Double.isNaN(m.frame().pack()) ? 1 : 0,
-        0,
-        MISSING,
-        m -> "The pack voltage is not read. Pull the charger's mains plug and measure it by hand.",
-        m -> "unknown");
-    above(
-        "current.missing",
-        m -> Double.isNaN(m.frame().current()) ? 1 : 0,
-        0,
-        MISSING,
-        m ->
-            "The charge current is not read. Pull the charger's mains plug and check the current"
-                + " sensor.",
-        m -> "unknown");
-  }
-
-  private void clock() {
-    above(
-        "silence",
-        Moment::silence,
-        SILENCE,
-        0,
-        m ->
-            "No new reading for %s: nothing watches the charge. Pull the charger's mains plug and check the connections."
-                .formatted(Figures.duration(m.silence())),
-        m -> "unknown");
-    above(
-        "clock.still",
-        Moment::still,
-        SILENCE,
-        0,
-        m ->
-            "The device's clock has stood still for %s: its readings may be old. Pull the charger's mains plug and restart the device."
-                .formatted(Figures.duration(m.still())),
-        m -> "unknown");
-    above(
-        "clock.leaps",
-        Moment::leaps,
-        LEAPS,
-        0,
-        m ->
-            "The device's clock has leapt %d times: its readings cannot be dated. Pull the charger's mains plug and restart the device."
-                .formatted(m.leaps()),
-        m -> "unknown");
-    below(
-        "clock.slow",
-        Moment::clock,
-        SLOW,
-        m ->
-            "The device's clock runs slow: it counts %s of each minute. Pull the charger's mains plug and restart the device."
-                .formatted(Figures.duration(60 * m.clock())),
-        m -> "unknown");
+    rules.add(
+        above(
+            "sum",
+            m -> {
+              double sum = Arrays.stream(m.frame().groups()).sum();
+              double pack = m.frame().pack();
+              return Math.abs(sum - pack) - (SUM_SHARE * Math.abs(pack) + SUM_VOLTS);
+            },
+            0,
+            0,
+            m ->
+                "The groups add up to %s but the pack reads %s: one reading is wrong. Pull the charger's mains plug and measure each group by hand."
+                    .formatted(
+                        Figures.of(Arrays.stream(m.frame().groups()).sum(), Unit.VOLT, 2),
+                        Figures.of(m.frame().pack(), Unit.VOLT, 2)),
+            m -> "unknown"));
+    rules.add(
+        above(
+            "stuck",
+            m -> m.stuck() < 0 ? Double.NaN : m.risen(),
+            STUCK,
+            0,
+            m ->
+                "Group %d has not changed while the others rose by %s: its reading is stuck. Pull the charger's mains plug and measure it by hand."
+                    .formatted(m.stuck() + 1, Figures.of(m.risen(), Unit.MILLIVOLT, 0)),
+            m -> "unknown"));
+    rules.add(
+        above(
+            "frozen",
+            Moment::frozen,
+            FROZEN,
+            0,
+            m ->
+                "No reading has changed for %s: they are old. Pull the charger's mains plug and measure each group by hand."
+                    .formatted(Figures.duration(m.frozen())),
+            m -> "unknown"));
+    rules.add(
+        above(
+            "groups.more",
+            m -> m.frame().groups().length - limits.series(),
+            0,
+            MISSING,
+            m ->
+                "%d groups are read, and the design has %d. Pull the charger's mains plug: this is another pack, or another BMS."
+                    .formatted(m.frame().groups().length, limits.series()),
+            m -> "unknown"));
   }
 
   private void progress() {
-    above(
-        "longer",
-        Moment::taken,
-        LONGER * forecast.time() + MINUTES,
-        0,
-        m ->
-            "Charging has taken %s against a forecast of %s: the charger does not stop, or a cell leaks. Pull its mains plug."
-                .formatted(Figures.duration(m.taken()), Figures.duration(forecast.time())),
-        this::voltsLeft);
-    above(
-        "idle",
-        Moment::idle,
-        IDLE,
-        0,
-        m ->
-            "No charge current for %s, and the pack is not full. Pull the charger's mains plug: the BMS or a fuse has opened, or a lead is off."
-                .formatted(Figures.duration(m.idle())),
-        this::voltsLeft);
-  }
-
-  private void above(
-      String id,
-      ToDoubleFunction<Moment> figure,
-      double limit,
-      double patience,
-      Function<Moment, String> words,
-      Function<Moment, String> margin) {
-    rules.add(new ChargeRule(id, figure, Passes.ABOVE, limit, patience, words, margin));
-  }
-
-  private void below(
-      String id,
-      ToDoubleFunction<Moment> figure,
-      double limit,
-      Function<Moment, String> words,
-      Function<Moment, String> margin) {
-    rules.add(new ChargeRule(id, figure, Passes.BELOW, limit, 0, words, margin));
+    rules.add(
+        above(
+            "longer",
+            Moment::taken,
+            LONGER * forecast.time() + MINUTES,
+            0,
+            m ->
+                "Charging has taken %s against a forecast of %s: the charger does not stop, or a cell leaks. Pull its mains plug."
+                    .formatted(Figures.duration(m.taken()), Figures.duration(forecast.time())),
+            this::voltsLeft));
+    rules.add(
+        above(
+            "idle",
+            Moment::idle,
+            IDLE,
+            0,
+            m ->
+                "No charge current for %s, and the pack is not full. Pull the charger's mains plug: the BMS or a fuse has opened, or a lead is off."
+                    .formatted(Figures.duration(m.idle())),
+            this::voltsLeft));
   }
 
   private String voltsLeft(Moment m) {
@@ -369,19 +291,6 @@ final class ChargeRules {
 
   private String kelvinLeft(Moment m) {
     return Figures.of(limits.hottest() - m.frame().warmest(), Unit.KELVIN, 1);
-  }
-
-  private String unread(ChargeFrame f) {
-    double[] g = f.groups();
-    for (int k = 0; k < g.length; k++) {
-      if (Double.isNaN(g[k])) {
-        return "Group %d is not read".formatted(k + 1);
-      }
-    }
-    return g.length == 0
-        ? "No group is read"
-        : "Of %d groups %d are read; group %d is not"
-            .formatted(limits.series(), g.length, g.length + 1);
   }
 
   private static double apart(Moment m) {

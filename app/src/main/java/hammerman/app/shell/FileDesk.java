@@ -226,20 +226,13 @@ final class FileDesk {
     session
         .keeper()
         .left(
-            packs -> {
-              if (packs.isEmpty()) {
-                tell.accept("There are no packs without a name.");
-              } else {
-                list.accept(
-                    packs.stream()
-                        .map(
-                            p ->
-                                Command.Group.PROJECT.of(
-                                    "“%s”, %s, %s".formatted(p.name(), p.counts(), time(p.at())),
-                                    () -> open(p.file())))
-                        .toList());
-              }
-            });
+            packs ->
+                show(
+                    packs,
+                    list,
+                    "There are no packs without a name.",
+                    "“%s”, %s, %s",
+                    p -> open(p.file())));
   }
 
   /**
@@ -249,24 +242,33 @@ final class FileDesk {
     session
         .keeper()
         .thrown(
-            packs -> {
-              if (packs.isEmpty()) {
-                tell.accept("No pack was thrown away in the last 30 days.");
-              } else {
-                list.accept(
-                    packs.stream()
-                        .map(
-                            p ->
-                                Command.Group.PROJECT.of(
-                                    "“%s”, %s, thrown away %s"
-                                        .formatted(p.name(), p.counts(), time(p.at())),
-                                    () ->
-                                        session
-                                            .keeper()
-                                            .bringBack(p.file(), this::open, this::complain)))
-                        .toList());
-              }
-            });
+            packs ->
+                show(
+                    packs,
+                    list,
+                    "No pack was thrown away in the last 30 days.",
+                    "“%s”, %s, thrown away %s",
+                    p -> session.keeper().bringBack(p.file(), this::open, this::complain)));
+  }
+
+  private void show(
+      List<Unnamed> packs,
+      Consumer<List<Command>> list,
+      String none,
+      String words,
+      Consumer<Unnamed> choose) {
+    if (packs.isEmpty()) {
+      tell.accept(none);
+      return;
+    }
+    list.accept(
+        packs.stream()
+            .map(
+                p ->
+                    Command.Group.PROJECT.of(
+                        String.format(words, p.name(), p.counts(), time(p.at())),
+                        () -> choose.accept(p)))
+            .toList());
   }
 
   private void offer(Unnamed pack) {
