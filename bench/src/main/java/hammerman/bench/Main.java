@@ -1,12 +1,14 @@
 package hammerman.bench;
 
+import java.nio.file.Path;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
  * Runs the measurements: {@code start}, {@code edit}, {@code sheet}, {@code log}, {@code store},
- * {@code zoom}, {@code kill}, {@code mutants}, {@code engine}, {@code models}, {@code fit}, {@code
- * sort}, {@code cells}; all without a name.
+ * {@code zoom}, {@code flood}, {@code kill}, {@code mutants}, {@code engine}, {@code models},
+ * {@code fit}, {@code sort}, {@code cells}; all without a name; and {@code use MINUTES FOLDER},
+ * which is none of all.
  */
 public final class Main {
   private Main() {}
@@ -30,6 +32,12 @@ public final class Main {
     }
     if (which.equals("zoom") || which.equals("all")) {
       ZoomBench.run();
+    }
+    if (which.equals("flood") || which.equals("all")) {
+      FloodBench.run();
+    }
+    if (which.equals("use")) {
+      UseBench.run(Integer.parseInt(args[1]), Path.of(args[2]));
     }
     if (which.equals("kill") || which.equals("all")) {
       KillBench.run(args.length > 1 ? Integer.parseInt(args[1]) : 500);

@@ -51,9 +51,7 @@ public record Design(
   public Design withCounts(int series, int parallel) {
     double perCell = chargeVoltagePerCell();
     ChargePlan charge =
-        series == pack.series()
-            ? guard.charge()
-            : guard.charge().withVoltage(rounded(perCell * series));
+        series == pack.series() ? guard.charge() : guard.charge().following(perCell * series);
     return new Design(
         duty,
         pack.withCounts(series, parallel),
@@ -70,8 +68,7 @@ public record Design(
    */
   public Design withCell(CellType cell) {
     double offset = chargeVoltagePerCell() - pack.cell().fullVoltage();
-    ChargePlan charge =
-        guard.charge().withVoltage(rounded((cell.fullVoltage() + offset) * pack.series()));
+    ChargePlan charge = guard.charge().following((cell.fullVoltage() + offset) * pack.series());
     Protection protection =
         guard
             .protection()
@@ -98,9 +95,5 @@ public record Design(
 
   private Protection following(int series) {
     return guard.protection().withBms(b -> b.series() == pack.series() ? b.withSeries(series) : b);
-  }
-
-  private static double rounded(double volts) {
-    return Math.round(volts * 1000) / 1000.0;
   }
 }

@@ -26,6 +26,9 @@ public record ChargePlan(
   /** Tolerance of a charger whose voltage was set by a meter; typical. */
   public static final double USUAL_TOLERANCE = 0.002;
 
+  private static final double LEAST_VOLTAGE = 0.5;
+  private static final double MOST_VOLTAGE = 1500;
+
   /** Kinds of charger. */
   public enum Kind {
     LITHIUM("Constant current, then voltage"),
@@ -46,7 +49,7 @@ public record ChargePlan(
   }
 
   public ChargePlan {
-    Valid.range("Charge voltage", voltage, 0.5, 1500, Unit.VOLT);
+    Valid.range("Charge voltage", voltage, LEAST_VOLTAGE, MOST_VOLTAGE, Unit.VOLT);
     Valid.range("Charge current", current, 0.01, 5000, Unit.AMPERE);
     Valid.range("Tolerance of the charger", tolerance, 0, 0.2, Unit.PERCENT);
   }
@@ -54,6 +57,15 @@ public record ChargePlan(
   /** Returns a usual lithium charger of a voltage (V) and current (A). */
   public static ChargePlan usual(double voltage, double current) {
     return new ChargePlan(voltage, current, Kind.LITHIUM, USUAL_TOLERANCE);
+  }
+
+  /**
+   * Returns it with a voltage that follows from something else, V, to the millivolt; if that is
+   * none that a charger has, with the nearest: it is judged, never refused in the name of a field
+   * that nobody touched.
+   */
+  public ChargePlan following(double volts) {
+    return withVoltage(Math.clamp(Math.round(volts * 1000) / 1000.0, LEAST_VOLTAGE, MOST_VOLTAGE));
   }
 
   /** Returns the highest voltage it may come to, V. */

@@ -110,7 +110,7 @@ abstract class Attempt {
       double perCell = s.guard().charge().voltage() / s.pack().series();
       Guard g =
           s.guard()
-              .withCharge(s.guard().charge().withVoltage(rounded(perCell * series)))
+              .withCharge(s.guard().charge().following(perCell * series))
               .withProtection(
                   s.guard()
                       .protection()
@@ -125,10 +125,10 @@ abstract class Attempt {
     if (second && s != null) {
       double offset =
           s.guard().charge().voltage() / s.pack().series() - s.pack().cell().fullVoltage();
-      double volts = rounded((cell.fullVoltage() + offset) * s.pack().series());
+      double volts = (cell.fullVoltage() + offset) * s.pack().series();
       return design.withSecond(
           s.withPack(s.pack().withCell(cell))
-              .withGuard(s.guard().withCharge(s.guard().charge().withVoltage(volts))));
+              .withGuard(s.guard().withCharge(s.guard().charge().following(volts))));
     }
     return design.withCell(cell);
   }

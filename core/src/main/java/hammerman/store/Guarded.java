@@ -18,8 +18,14 @@ import org.jspecify.annotations.Nullable;
  * stranger's.
  */
 final class Guarded {
-  /** So much may lie in the log before it is put into the file, bytes. */
-  private static final long MUCH = 16L << 20;
+  /**
+   * So much may lie in the log before it is put into the file, bytes: an edit may have to wait
+   * until it is.
+   */
+  private static final long MUCH = 4L << 20;
+
+  /** Of so much it is noted at once which bytes it has, bytes; the sum takes some 20 ms. */
+  private static final long SOON_SUMMED = 64L << 20;
 
   private final Path file;
   private final Database database;
@@ -98,6 +104,11 @@ final class Guarded {
     BasicFileAttributes a = Files.readAttributes(file, BasicFileAttributes.class);
     size = a.size();
     changed = a.lastModifiedTime();
+    if (size <= SOON_SUMMED) {
+      Stamp now = Stamp.of(file);
+      stamp = now;
+      lock.note(now.words());
+    }
   }
 
   /** Empties the log, so that closing cannot put it into bytes that are not ours. */

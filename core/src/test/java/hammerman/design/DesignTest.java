@@ -56,6 +56,16 @@ class DesignTest {
   }
 
   @Test
+  void aChargeVoltageThatNoChargerHasFollowsToTheNearestThatOneHas() {
+    Design wrong = Samples.withGuard(barrow, g -> g.withCharge(g.charge().withVoltage(0.7)));
+    // So far below full that another cell would be charged below nothing.
+    assertThat(wrong.withCell(Samples.cell("f32700")).guard().charge().voltage()).isEqualTo(0.5);
+    assertThat(wrong.withCounts(1, 6).guard().charge().voltage()).isEqualTo(0.5);
+    Design high = Samples.withGuard(barrow, g -> g.withCharge(g.charge().withVoltage(1400)));
+    assertThat(high.withCounts(20, 6).guard().charge().voltage()).isEqualTo(1500);
+  }
+
+  @Test
   void withoutProtectionThereIsNothingToFollow() {
     Design none = Samples.withGuard(barrow, g -> g.withProtection(new Protection.None()));
     assertThat(none.withCounts(14, 5).guard().protection()).isEqualTo(new Protection.None());

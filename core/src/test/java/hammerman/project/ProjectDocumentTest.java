@@ -183,35 +183,10 @@ class ProjectDocumentTest {
     assertThat(refusal(zipNoise).reason()).isIn(Reason.NOT_A_PROJECT, Reason.DAMAGED);
   }
 
-  /**
-   * A document as format 1 had it: one box, take-off and exchanges beside it, strips without steel.
-   */
-  @Test
-  void aDocumentOfTheFirstFormatIsRead() throws UnreadableProject {
-    ObjectNode document = (ObjectNode) JsonMapping.MAPPER.readTree(second());
-    document.put("version", 1);
-    ObjectNode variant = (ObjectNode) document.path("project").path("variants").get(0);
-    variant.remove("second");
-    ((ObjectNode) variant.path("pack").path("strip")).remove("steel_mm");
-    ObjectNode fit = (ObjectNode) variant.path("fit");
-    fit.set("container", fit.remove("boxes").get(0));
-    fit.put("takeOff", "WHOLE_GROUP");
-    fit.putArray("swaps").addObject().put("first", 1).put("second", 2);
-    fit.remove(List.of("style", "joining", "locked", "conductors"));
-    byte[] bytes = document.toString().getBytes(StandardCharsets.UTF_8);
-    FitPlan read =
-        Objects.requireNonNull(ProjectDocument.parse(bytes, "old").variants().getFirst().fit());
-    FitPlan now = Objects.requireNonNull(Shipped.terraceBarrow().variants().getFirst().fit());
-    assertThat(read.boxes()).isEqualTo(now.boxes());
-    assertThat(read.packing()).isEqualTo(now.packing());
-    assertThat(read.conductors()).isEqualTo(Conductors.USUAL.withTakeOff(TakeOff.WHOLE_GROUP));
-    assertThat(read.byHand()).isNull();
-  }
-
-  /** A file as format 2 had it. */
-  private static byte[] second() {
-    try (var in =
-        Objects.requireNonNull(ProjectDocumentTest.class.getResourceAsStream("format-2.json"))) {
+  /** A file as a format had it, kept from its time. */
+  private static byte[] kept(int format) {
+    String name = "format-" + format + ".json";
+    try (var in = Objects.requireNonNull(ProjectDocumentTest.class.getResourceAsStream(name))) {
       return in.readAllBytes();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -219,8 +194,32 @@ class ProjectDocumentTest {
   }
 
   @Test
+  void aKeptFileOfEveryEarlierFormatIsReadAndWrittenAsOfNow() throws Exception {
+    for (int format = 1; format < ProjectDocument.VERSION; format++) {
+      Project read = ProjectDocument.parse(kept(format), "format " + format);
+      assertThat(ProjectDocument.parse(ProjectDocument.bytes(read), "anew")).isEqualTo(read);
+    }
+  }
+
+  @Test
+  void aDocumentOfTheFirstFormatIsRead() throws UnreadableProject {
+    ObjectNode document = (ObjectNode) JsonMapping.MAPPER.readTree(kept(1));
+    ObjectNode fit = (ObjectNode) document.path("project").path("variants").get(0).path("fit");
+    fit.putArray("swaps").addObject().put("first", 1).put("second", 2);
+    byte[] bytes = document.toString().getBytes(StandardCharsets.UTF_8);
+    FitPlan read =
+        Objects.requireNonNull(ProjectDocument.parse(bytes, "old").variants().getFirst().fit());
+    assertThat(read.boxes()).hasSize(1);
+    assertThat(read.boxes().getFirst().depth()).isCloseTo(0.082, within(1e-12));
+    assertThat(read.boxes().getFirst().keepOuts()).hasSize(1);
+    assertThat(read.packing().gap()).isCloseTo(5e-4, within(1e-12));
+    assertThat(read.conductors()).isEqualTo(Conductors.USUAL.withTakeOff(TakeOff.ONE_CELL));
+    assertThat(read.byHand()).isNull();
+  }
+
+  @Test
   void aDocumentOfTheSecondFormatIsRead() throws UnreadableProject {
-    Project p = ProjectDocument.parse(second(), "old");
+    Project p = ProjectDocument.parse(kept(2), "old");
     Guard g = p.variant().guard();
     assertThat(g.chargePort().wire().area()).isCloseTo(1.5e-6, within(1e-12));
     assertThat(g.chargePort().length()).isCloseTo(0.4, within(1e-12));

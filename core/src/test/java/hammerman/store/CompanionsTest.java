@@ -19,6 +19,7 @@ import java.nio.file.attribute.FileTime;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -35,6 +36,15 @@ class CompanionsTest {
   private ProjectStore created(String name) throws Exception {
     return ProjectStore.create(folder.resolve(name), state(1, "First"), NOON);
   }
+
+  private static final Run LIVE =
+      new Run(
+          "Live",
+          "",
+          "",
+          "",
+          List.of(new Channel("Time", "s"), new Channel("Voltage", "V")),
+          RunSheet.NOTHING);
 
   private static void edit(ProjectStore store, long id, String name) throws Exception {
     store.design().keep(List.of(new DesignChange.Edited(state(id, name))));
@@ -107,6 +117,33 @@ class CompanionsTest {
       assertThat(files.filter(f -> f.toString().endsWith(".aside")))
           .as("it is kept, under a name that joins nothing")
           .hasSize(1);
+    }
+  }
+
+  @Test
+  void theSameHoldsOnceTheLogWasPutIntoTheFileWhileItWasWorkedOn() throws Exception {
+    Path backup = folder.resolve("backup");
+    try (ProjectStore store = created("a.hammerman")) {
+      edit(store, 2, "Backed up");
+    }
+    Files.copy(folder.resolve("a.hammerman"), backup);
+    Path left;
+    try (ProjectStore store = ProjectStore.open(folder.resolve("a.hammerman"), NOON)) {
+      long before = Files.size(store.file());
+      RunBook book = store.runBook();
+      long id = book.beginLive(LIVE, null, NOON);
+      SampleWriter writer = new SampleWriter(2, blocks -> book.append(id, blocks));
+      Random random = new Random(1);
+      while (Files.size(store.file()) == before) {
+        writer.add(new double[] {random.nextDouble(), random.nextDouble()});
+      }
+      cell(store, "last");
+      left = killed(store, "left.hammerman");
+    }
+    Files.copy(backup, left, StandardCopyOption.REPLACE_EXISTING);
+    try (ProjectStore again = ProjectStore.open(left, NOON)) {
+      assertThat(again.inventory().count()).isZero();
+      assertThat(again.hadForeignLog()).isTrue();
     }
   }
 
@@ -258,17 +295,9 @@ class CompanionsTest {
 
   @Test
   void aLiveRunThatIsCutShortKeepsWhatCame() throws Exception {
-    Run run =
-        new Run(
-            "Live",
-            "",
-            "",
-            "",
-            List.of(new Channel("Time", "s"), new Channel("Voltage", "V")),
-            RunSheet.NOTHING);
     try (ProjectStore store = created("a.hammerman")) {
       RunBook book = store.runBook();
-      long id = book.beginLive(run, null, NOON);
+      long id = book.beginLive(LIVE, null, NOON);
       SampleWriter writer = new SampleWriter(2, blocks -> book.append(id, blocks));
       int samples = SampleBlock.SAMPLES + 1234;
       for (int k = 0; k < samples; k++) {
@@ -277,7 +306,7 @@ class CompanionsTest {
           writer.checkpoint();
         }
       }
-      book.beginLive(run, null, NOON);
+      book.beginLive(LIVE, null, NOON);
       assertThat(book.endCutShort()).as("one of which nothing came goes").hasSize(1);
       assertThat(book.count()).isEqualTo(1);
       assertThat(book.samples(id)).isBetween(samples - 500L, (long) samples);

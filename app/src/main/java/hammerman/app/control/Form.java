@@ -329,6 +329,9 @@ public final class Form {
         p -> {
           if (applies.test(p)) {
             field.show(read.apply(p));
+          } else {
+            // What is half typed is of no use once there is nothing that it could change.
+            field.forget();
           }
         });
   }

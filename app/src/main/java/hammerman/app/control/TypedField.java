@@ -128,6 +128,13 @@ public class TypedField extends TextField {
     return !touched && complaint.get().isEmpty();
   }
 
+  /** Gives up what is typed and not applied. */
+  final void forget() {
+    if (!isSettled()) {
+      revert();
+    }
+  }
+
   private void revert() {
     if (!shown.equals(getText())) {
       setText(shown);

@@ -217,7 +217,7 @@ public final class Keeper {
     thread.attempt(
         () -> {
           drain();
-          file.nameAs(target);
+          file.nameAs(target, this::drain);
           tell(null, clock.instant());
           return target;
         },

@@ -168,18 +168,26 @@ final class KeptFile {
     return to;
   }
 
-  /** Goes on under a name of the builder's. */
-  void nameAs(Path target) throws IOException {
+  /**
+   * Goes on under a name of the builder's.
+   *
+   * @param swapped is done as soon as that is the file, before the one before is closed: putting
+   *     that in order takes its time
+   */
+  void nameAs(Path target, Runnable swapped) throws IOException {
     ProjectStore before = present();
-    if (!is(target)) {
-      boolean wasUnnamed = !named && !before.isReadOnly();
-      before.copyTo(target);
-      store = ProjectStore.open(target, clock.instant());
-      before.close();
-      if (wasUnnamed) {
-        unnamed.throwAway(before.file(), clock.instant());
-      }
+    if (is(target)) {
+      named = true;
+      return;
     }
+    boolean wasUnnamed = !named && !before.isReadOnly();
+    before.copyTo(target);
+    store = ProjectStore.open(target, clock.instant());
     named = true;
+    swapped.run();
+    before.close();
+    if (wasUnnamed) {
+      unnamed.throwAway(before.file(), clock.instant());
+    }
   }
 }

@@ -42,6 +42,8 @@ final class BuildState {
   private final ReadOnlyBooleanWrapper second = new ReadOnlyBooleanWrapper(this, "second", false);
   private final ReadOnlyBooleanWrapper watched = new ReadOnlyBooleanWrapper(this, "watched", false);
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
+  private final ReadOnlyStringWrapper failure = new ReadOnlyStringWrapper(this, "failure", "");
+  private final Function<Forecast, List<OnePack>> packs;
   private @Nullable Forecast forecast;
   private @Nullable Read read;
   private long records = -1;
@@ -79,8 +81,14 @@ final class BuildState {
     }
   }
 
-  BuildState(Session session) {
+  /**
+   * Makes one.
+   *
+   * @param packs makes the packs of a design with the steps of each
+   */
+  BuildState(Session session, Function<Forecast, List<OnePack>> packs) {
     this.session = session;
+    this.packs = packs;
   }
 
   ReadOnlyObjectProperty<@Nullable Shown> shownProperty() {
@@ -129,6 +137,11 @@ final class BuildState {
 
   void say(String words) {
     said.set(words);
+  }
+
+  /** Why there are no steps of the present design; empty while there are, or will be. */
+  ReadOnlyStringProperty failureProperty() {
+    return failure.getReadOnlyProperty();
   }
 
   /** Looks at a step. */
@@ -184,10 +197,16 @@ final class BuildState {
       return;
     }
     Shown was = shown.get();
-    working.submit(() -> worked(of, found, was), this::take, e -> say(Latest.inWords(e)));
+    working.submit(() -> worked(of, found, was), this::take, this::fail);
   }
 
-  private static Shown worked(Forecast of, Read found, @Nullable Shown was) {
+  /** The steps of an earlier design are not those of this one: they go. */
+  private void fail(Throwable e) {
+    failure.set(Latest.inWords(e));
+    shown.set(null);
+  }
+
+  private Shown worked(Forecast of, Read found, @Nullable Shown was) {
     Map<String, Double> prices = new HashMap<>();
     found
         .parts()
@@ -199,7 +218,7 @@ final class BuildState {
               }
             });
     boolean same = was != null && was.forecast().equals(of);
-    List<OnePack> packs = was != null && same ? was.packs() : OnePack.all(of);
+    List<OnePack> packs = was != null && same ? was.packs() : this.packs.apply(of);
     PartsList parts =
         was != null && same && was.known().equals(found.parts())
             ? was.parts()
@@ -215,6 +234,7 @@ final class BuildState {
   }
 
   private void take(Shown is) {
+    failure.set("");
     shown.set(is);
     String now = chosen.get();
     boolean gone = now == null || is.progress().procedure().step(now).isEmpty();

@@ -5,11 +5,14 @@ import hammerman.app.station.Bench;
 import hammerman.app.station.Page;
 import hammerman.app.station.Slice;
 import hammerman.app.station.StationView;
+import hammerman.build.OnePack;
 import hammerman.finding.Severity;
 import hammerman.finding.Station;
 import hammerman.forecast.Forecast;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 
 /** The page of station Build. */
 public final class BuildStation implements StationView {
@@ -17,7 +20,16 @@ public final class BuildStation implements StationView {
   private final Page page;
 
   public BuildStation(Bench bench) {
-    state = new BuildState(bench.session());
+    this(bench, OnePack::all);
+  }
+
+  /**
+   * Makes the page.
+   *
+   * @param packs makes the packs of a design with the steps of each
+   */
+  BuildStation(Bench bench, Function<Forecast, List<OnePack>> packs) {
+    state = new BuildState(bench.session(), packs);
     PackDesk desk = new PackDesk(state);
     Views views = new Views();
     views
@@ -33,7 +45,10 @@ public final class BuildStation implements StationView {
             () -> {})
         .add("Record", "record", new RecordView(state), () -> {});
     page = new Page(Station.BUILD, views).withSaid(state.saidProperty());
+    // Without steps there is nothing to do here, except to watch a charge that is under way.
+    views.visibleProperty().bind(state.failureProperty().isEmpty().or(state.watchedProperty()));
     state.shownProperty().addListener((o, was, is) -> answer());
+    state.failureProperty().addListener((o, was, is) -> answer());
     answer();
   }
 
@@ -52,13 +67,20 @@ public final class BuildStation implements StationView {
     page.complete(s != null && s.progress().isComplete());
     page.answer(
         s == null
-            ? "The procedure is being worked out."
+            ? unmade(state.failureProperty().get())
             : "%d of %d steps are done. %s%s"
                 .formatted(
                     s.progress().done(),
                     s.progress().marks().size(),
                     stops(s.forecast()),
                     s.progress().words(state.now())));
+  }
+
+  private static String unmade(String failure) {
+    return failure.isEmpty()
+        ? "The procedure is being worked out."
+        : "This design has no steps: they could not be made (%s). What was recorded stays in the file. Change the design to go on."
+            .formatted(failure);
   }
 
   /** A design that is judged a stop is not built before that is settled. */

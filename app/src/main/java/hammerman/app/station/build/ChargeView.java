@@ -92,7 +92,11 @@ final class ChargeView extends StackPane {
             new PlainButton(
                 "Monitor connected pack",
                 "charge-connect",
-                () -> desk.connect(PackDesk.PORT, this::begin)),
+                () -> {
+                  if (isReady()) {
+                    desk.connect(PackDesk.PORT, this::begin);
+                  }
+                }),
             new PlainButton("Monitor simulated pack", "charge-simulate", this::simulate),
             fault,
             stop);
@@ -159,7 +163,20 @@ final class ChargeView extends StackPane {
   }
 
   private void simulate() {
-    desk.simulate(fault.getValue(), this::begin);
+    if (isReady()) {
+      desk.simulate(fault.getValue(), this::begin);
+    }
+  }
+
+  /** Whether the limits to watch are those of the present design; says so if not. */
+  private boolean isReady() {
+    BuildState.Shown s = state.shown();
+    boolean is = s != null && s.forecast().design().equals(state.session().project().design());
+    if (!is && watch == null) {
+      call.setText("The limits of this design are still being worked out. Try again in a moment.");
+      call.getStyleClass().removeAll("good", "bad");
+    }
+    return is;
   }
 
   private void begin() {

@@ -151,7 +151,7 @@ final class OwnCell extends VBox {
         CellType::specificHeat,
         CellType::withSpecificHeat);
     in(form, "Price of one", Unit.MONEY, CellType::price, CellType::withPrice);
-    form.text("From", p -> cell(p).source(), (p, v) -> own(p, c -> c.withSource(v)));
+    form.text("Source", p -> cell(p).source(), (p, v) -> own(p, c -> c.withSource(v)));
     CellSizeFields.add(form, OwnCell::cell, OwnCell::own);
     return form;
   }

@@ -203,6 +203,10 @@ final class VariantsView extends VBox {
   }
 
   private String rename(int k, String text) {
+    if (k >= session.project().variants().size()) {
+      // It was removed while its name was half typed.
+      return "";
+    }
     try {
       session.edit("Name of a variant", Station.STACK, p -> p.withVariantName(k, text.strip()));
       return "";
