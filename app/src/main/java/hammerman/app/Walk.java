@@ -27,6 +27,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -98,7 +99,7 @@ final class Walk {
       }
       prepare(which, name);
     }
-    add("7-working", () -> frame.showWorking(f -> Workings.of(Headline.SAG, f)));
+    add("7-working", () -> frame.showWorking(f -> Optional.of(Workings.of(Headline.SAG, f))));
     add("8-night-forecast", this::night);
     add("8-night-guard", () -> frame.go(Station.GUARD, "chain"));
     stops.removeIf(s -> !s.name().startsWith(only));

@@ -172,6 +172,35 @@ class ChoosingTest extends AtTheDesk {
   }
 
   @Test
+  void theWorkingOfASegmentThatIsRemovedGivesWayToTheJudgements() {
+    desk.example();
+    desk.view(Station.DUTY, "task");
+    desk.press("#how-the-power-of-segment-2-came-about");
+    assertThat(desk.text("#rail-heading")).isEqualTo("How this figure came about");
+    while (round().segments().size() > 1) {
+      desk.press("#remove-segment-1");
+    }
+    assertThat(desk.text("#rail-heading")).startsWith("Judgements");
+    desk.press("#station-stack");
+    assertThat(desk.text("#answer")).startsWith("13S6P");
+    assertThat(desk.isShown("#trouble")).as("nothing went wrong").isFalse();
+  }
+
+  @Test
+  void whatIsHalfTypedGoesWithTheFieldItWasTypedIn() {
+    desk.example();
+    desk.view(Station.DUTY, "task");
+    desk.press("#task-time");
+    desk.type("#power", "a lot");
+    assertThat(complaints()).anyMatch(c -> c.contains("a lot"));
+    desk.press("#task-distance");
+    assertThat(desk.isShown("#trouble")).as("nothing went wrong").isFalse();
+    desk.press("#task-time");
+    assertThat(desk.text("#power")).doesNotContain("a lot");
+    assertThat(complaints()).isEmpty();
+  }
+
+  @Test
   void aLogBecomesTheLoadAndItsMappingIsRemembered() throws Exception {
     desk.example();
     desk.view(Station.DUTY, "task");

@@ -165,6 +165,41 @@ class KeptTest extends AtTheDesk {
   }
 
   @Test
+  void aFileWrittenOverUnderTheWindowIsSaidAndTheDesignGoesOn() throws IOException {
+    desk.example();
+    Path file = folder.resolve("over.hammerman");
+    nameAs(file);
+    parallel(7);
+    byte[] other = new byte[(int) Files.size(file)];
+    Files.write(file, other);
+    parallel(8);
+    desk.until(() -> desk.text("#kept").startsWith("No name yet"));
+    assertThat(desk.text("#trouble"))
+        .contains("has written over over.hammerman", "The design goes on", "look for a copy");
+    assertThat(desk.text("#counts")).isEqualTo("13S8P");
+    assertThat(Files.readAllBytes(file)).as("left as it is").isEqualTo(other);
+    Path rescued = folder.resolve("rescued.hammerman");
+    nameAs(rescued);
+    again();
+    desk.openFile(rescued);
+    assertThat(desk.text("#counts")).isEqualTo("13S8P");
+  }
+
+  @Test
+  void aPackThatGotANameCanBeBroughtBackWithoutIt() {
+    desk.example();
+    parallel(7);
+    nameAs(folder.resolve("named.hammerman"));
+    parallel(9);
+    desk.command("Bring back a thrown-away pack");
+    desk.until(() -> desk.isShown("#palette-list"));
+    assertThat(texts("#palette-list").toString()).contains("thrown away");
+    desk.keys(KeyCode.ENTER);
+    desk.until(() -> desk.text("#counts").equals("13S7P"));
+    assertThat(desk.text("#kept")).startsWith("No name yet");
+  }
+
+  @Test
   void aDamagedFileIsSaidTheWorkStaysAndWhatCanBeReadIsTaken() throws IOException {
     desk.example();
     Path file = folder.resolve("broken.hammerman");
@@ -236,7 +271,7 @@ class KeptTest extends AtTheDesk {
           return null;
         });
     desk.until(() -> desk.isShown("#trouble"));
-    assertThat(desk.text("#trouble")).startsWith("Not done: Charge voltage is 420000 V");
+    assertThat(desk.text("#trouble")).startsWith("Not done: Series count is 100000");
     assertThat(List.of(desk.text("#counts"))).containsExactly("13S6P");
   }
 }

@@ -15,6 +15,7 @@ import hammerman.finding.Derivation;
 import hammerman.unit.Figures;
 import hammerman.unit.Unit;
 import java.util.List;
+import java.util.Optional;
 
 /** The workings of figures of the duty: a segment's power, the speeds of a drive. */
 public final class DutyWorkings {
@@ -70,68 +71,72 @@ public final class DutyWorkings {
         false);
   }
 
-  /** Returns how the speeds of the drive came about; the duty's machine must have one. */
-  public static Derivation speeds(Forecast f) {
+  /** Returns how the speeds of the drive came about; empty if the duty's machine has none. */
+  public static Optional<Derivation> speeds(Forecast f) {
     Drive drive = f.design().duty().machine().drive();
     Speeds speeds = Speeds.of(f.chain()).orElse(null);
     if (drive == null || speeds == null) {
-      throw new IllegalArgumentException("no drive is given");
+      return Optional.empty();
     }
-    return new Derivation(
-        "Speed with nothing to pull, half charged",
-        Figures.of(speeds.middle(), Unit.KILOMETRE_PER_HOUR),
-        "v = k · V / i · d / 2",
-        List.of(
-            yours("k", "motor constant", Figures.of(drive.motorConstant(), Unit.RPM_PER_VOLT)),
-            computed(
-                "V",
-                "pack at rest, half charged",
-                Figures.of(f.chain().path().openCircuit(0.5), Unit.VOLT, 1)),
-            yours("i", "reduction", Figures.number(drive.reduction())),
-            yours("d", "wheel", Figures.of(drive.wheelDiameter(), Unit.MILLIMETRE)),
-            computed("full", "at the charge ceiling", speed(speeds.full())),
-            computed("low", "at 10 % charge", speed(speeds.nearlyEmpty())),
-            computed("+1S", "one group more adds", speed(speeds.perGroup()))),
-        "speed constant of a motor with permanent magnets: speed in proportion to voltage",
-        "unloaded; under load a machine is slower, often by 10 to 25 %",
-        false);
+    return Optional.of(
+        new Derivation(
+            "Speed with nothing to pull, half charged",
+            Figures.of(speeds.middle(), Unit.KILOMETRE_PER_HOUR),
+            "v = k · V / i · d / 2",
+            List.of(
+                yours("k", "motor constant", Figures.of(drive.motorConstant(), Unit.RPM_PER_VOLT)),
+                computed(
+                    "V",
+                    "pack at rest, half charged",
+                    Figures.of(f.chain().path().openCircuit(0.5), Unit.VOLT, 1)),
+                yours("i", "reduction", Figures.number(drive.reduction())),
+                yours("d", "wheel", Figures.of(drive.wheelDiameter(), Unit.MILLIMETRE)),
+                computed("full", "at the charge ceiling", speed(speeds.full())),
+                computed("low", "at 10 % charge", speed(speeds.nearlyEmpty())),
+                computed("+1S", "one group more adds", speed(speeds.perGroup()))),
+            "speed constant of a motor with permanent magnets: speed in proportion to voltage",
+            "unloaded; under load a machine is slower, often by 10 to 25 %",
+            false));
   }
 
-  /** Returns how the pull of the motor came about; the duty's machine must have one. */
-  public static Derivation pull(Forecast f) {
+  /** Returns how the pull of the motor came about; empty if the duty's machine has none. */
+  public static Optional<Derivation> pull(Forecast f) {
     Drive drive = f.design().duty().machine().drive();
     Motor motor = drive == null ? null : drive.motor();
     Pull pull = Pull.of(f.chain()).orElse(null);
     if (drive == null || motor == null || pull == null) {
-      throw new IllegalArgumentException("no motor is given");
+      return Optional.empty();
     }
     Double limit = motor.currentLimit();
-    return new Derivation(
-        "Torque at the wheel, at the start",
-        Figures.of(pull.torque(), Unit.NEWTON_METRE),
-        "T = (I − I₀) / k · i, I = min(V / R, √(V I_b / R), I_most); best at √(V I₀ / R)",
-        List.of(
-            yours("R", "motor resistance", Figures.of(motor.resistance(), Unit.MILLIOHM)),
-            yours("I₀", "current without load", Figures.of(motor.noLoadCurrent(), Unit.AMPERE)),
-            yours(
-                "I_most",
-                "motor current at most",
-                limit == null ? "not known" : Figures.of(limit, Unit.AMPERE)),
-            yours(
-                "I_b",
-                "battery current at most",
-                Figures.of(f.design().duty().machine().peakCurrent(), Unit.AMPERE)),
-            yours("k", "motor constant", Figures.of(drive.motorConstant(), Unit.RPM_PER_VOLT)),
-            yours("i", "reduction", Figures.number(drive.reduction())),
-            computed("V", "pack at rest, half charged", Figures.of(pull.volts(), Unit.VOLT, 1)),
-            computed("I", "motor current at the start", Figures.of(pull.current(), Unit.AMPERE)),
-            computed("V / R", "held still, unlimited", Figures.of(pull.stall(), Unit.AMPERE)),
-            computed("√(V I₀ / R)", "best current", Figures.of(pull.bestCurrent(), Unit.AMPERE))),
-        "direct-current equivalent of a motor with permanent magnets (Hughes and Drury 2019, ch."
-            + " 3)",
-        "before the voltage sags; without losses of the reduction, iron and warm copper; a hill"
-            + " needs some to spare",
-        false);
+    return Optional.of(
+        new Derivation(
+            "Torque at the wheel, at the start",
+            Figures.of(pull.torque(), Unit.NEWTON_METRE),
+            "T = (I − I₀) / k · i, I = min(V / R, √(V I_b / R), I_most); best at √(V I₀ / R)",
+            List.of(
+                yours("R", "motor resistance", Figures.of(motor.resistance(), Unit.MILLIOHM)),
+                yours("I₀", "current without load", Figures.of(motor.noLoadCurrent(), Unit.AMPERE)),
+                yours(
+                    "I_most",
+                    "motor current at most",
+                    limit == null ? "not known" : Figures.of(limit, Unit.AMPERE)),
+                yours(
+                    "I_b",
+                    "battery current at most",
+                    Figures.of(f.design().duty().machine().peakCurrent(), Unit.AMPERE)),
+                yours("k", "motor constant", Figures.of(drive.motorConstant(), Unit.RPM_PER_VOLT)),
+                yours("i", "reduction", Figures.number(drive.reduction())),
+                computed("V", "pack at rest, half charged", Figures.of(pull.volts(), Unit.VOLT, 1)),
+                computed(
+                    "I", "motor current at the start", Figures.of(pull.current(), Unit.AMPERE)),
+                computed("V / R", "held still, unlimited", Figures.of(pull.stall(), Unit.AMPERE)),
+                computed(
+                    "√(V I₀ / R)", "best current", Figures.of(pull.bestCurrent(), Unit.AMPERE))),
+            "direct-current equivalent of a motor with permanent magnets (Hughes and Drury 2019,"
+                + " ch. 3)",
+            "before the voltage sags; without losses of the reduction, iron and warm copper; a hill"
+                + " needs some to spare",
+            false));
   }
 
   private static String speed(double metresPerSecond) {

@@ -300,7 +300,9 @@ public final class ProjectStore implements AutoCloseable {
     if (isGone()) {
       throw new NotKept(
           NotKept.Reason.GONE,
-          ProjectFile.name(file) + " was moved, deleted or replaced while it was open.");
+          isOverwritten()
+              ? "Another program has written over " + ProjectFile.name(file) + " while it was open."
+              : ProjectFile.name(file) + " was moved, deleted or replaced while it was open.");
     }
     T result =
         database.transaction(

@@ -24,7 +24,7 @@ final class KeptFile {
       " The work goes on in the program's own folder; nothing is lost.";
   private static final String GOES_ON_WITHOUT_RECORDS =
       " The design goes on in the program's own folder. The cells, readings and runs in the file"
-          + " were written over: look for a copy of it.";
+          + " are gone: look for a copy of it.";
 
   private final UnnamedPacks unnamed;
   private final Clock clock;

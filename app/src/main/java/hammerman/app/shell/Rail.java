@@ -107,12 +107,20 @@ final class Rail extends VBox implements JudgementCard.Acts {
     }
   }
 
-  /** Shows how a figure came about until the judgements are asked for again. */
+  /**
+   * Shows how a figure came about until the judgements are asked for again, or there is no such
+   * figure any more.
+   */
   void showWorking(Bench.Working of) {
     working = of;
     if (forecast != null) {
-      heading.setText("How this figure came about");
-      list.getChildren().setAll(working(of.of(forecast)));
+      of.of(forecast)
+          .ifPresentOrElse(
+              d -> {
+                heading.setText("How this figure came about");
+                list.getChildren().setAll(working(d));
+              },
+              this::showJudgements);
     }
   }
 

@@ -47,6 +47,10 @@ final class StatusBar extends HBox {
    * @param time writes a time as people say it
    */
   void show(Kept now, Function<Instant, String> time) {
+    if (now.trouble() != null) {
+      // What was said before is not so any more.
+      message.setText("");
+    }
     Instant at = now.at();
     String when =
         now.readOnly()

@@ -11,6 +11,7 @@ import hammerman.forecast.Headline;
 import hammerman.forecast.Swept;
 import hammerman.forecast.Workings;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.scene.Node;
@@ -34,15 +35,16 @@ public record Bench(
     Consumer<Working> showWorking,
     Consumer<Node> fill,
     BiConsumer<Station, String> go) {
-  /** How a figure of a forecast came about. */
+  /** How a figure of a forecast came about; empty once the design has no such figure. */
   @FunctionalInterface
   public interface Working {
-    Derivation of(Forecast forecast);
+    Optional<Derivation> of(Forecast forecast);
   }
 
   /** Returns a figure whose working can be shown. */
   public FigureView figure(String name, Headline headline) {
-    return new FigureView(name, () -> showWorking.accept(f -> Workings.of(headline, f)));
+    return new FigureView(
+        name, () -> showWorking.accept(f -> Optional.of(Workings.of(headline, f))));
   }
 
   /** Returns a link below a picture of many runs that shows how it came about. */
@@ -51,7 +53,7 @@ public record Bench(
     link.getStyleClass().setAll("link");
     link.setId("working-" + swept.name().toLowerCase(Locale.ROOT));
     link.setMinSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
-    link.setOnAction(e -> showWorking.accept(f -> Workings.of(swept, f)));
+    link.setOnAction(e -> showWorking.accept(f -> Optional.of(Workings.of(swept, f))));
     return link;
   }
 }

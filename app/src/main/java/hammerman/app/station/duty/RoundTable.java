@@ -21,6 +21,7 @@ import hammerman.unit.QuantityText.Reading;
 import hammerman.unit.Unit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -299,9 +300,9 @@ final class RoundTable extends VBox {
               f -> {
                 Task task = f.design().duty().task();
                 if (task instanceof Task.ByRound r && k < r.segments().size()) {
-                  return DutyWorkings.power(r, k);
+                  return Optional.of(DutyWorkings.power(r, k));
                 }
-                throw new IllegalStateException("segment " + k + " is gone");
+                return Optional.empty();
               });
     }
 
