@@ -2,6 +2,10 @@ package hammerman.outline;
 
 import hammerman.fit.Outline;
 import hammerman.unit.InvalidValue;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -16,9 +20,33 @@ import org.locationtech.jts.geom.Polygon;
  * @param keepOuts shapes inside
  */
 public record OutlineFile(Outline outline, List<Outline> keepOuts) {
+  /** The largest file that is read, bytes; a drawing of a box has some thousands. */
+  private static final long LARGEST = 20L << 20;
 
   public OutlineFile {
     keepOuts = List.copyOf(keepOuts);
+  }
+
+  /**
+   * Reads a file.
+   *
+   * @throws InvalidValue if there is no closed shape in it, it is damaged, too large or no file
+   * @throws IOException if it cannot be read
+   */
+  public static OutlineFile open(Path file) throws IOException {
+    String name = String.valueOf(file.getFileName());
+    if (Files.exists(file) && !Files.isRegularFile(file)) {
+      throw new InvalidValue(
+          name, "a folder or a device", "an outline is read from a file", "Choose a file.");
+    }
+    if (Files.size(file) > LARGEST) {
+      throw new InvalidValue(
+          name,
+          Files.size(file) / 1_000_000 + " MB",
+          "an outline may have %d MB at most".formatted(LARGEST / 1_000_000),
+          "Export the outline of the box alone.");
+    }
+    return read(new String(Files.readAllBytes(file), StandardCharsets.UTF_8), name);
   }
 
   /**

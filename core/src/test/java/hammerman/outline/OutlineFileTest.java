@@ -7,10 +7,16 @@ import static org.assertj.core.api.Assertions.within;
 import hammerman.fit.Outline;
 import hammerman.fit.Point;
 import hammerman.unit.InvalidValue;
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Random;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -193,5 +199,23 @@ class OutlineFileTest {
         .isInstanceOf(InvalidValue.class)
         .hasMessageContaining("Corners of the outline")
         .hasMessageContaining("500");
+  }
+
+  @Test
+  @Timeout(20)
+  void whatIsNoFileOrFarTooLargeIsRefusedUnread(@TempDir Path folder) throws IOException {
+    assertThatThrownBy(() -> OutlineFile.open(folder)).hasMessageContaining("a folder or a device");
+    Path zeros = Path.of("/dev/zero");
+    if (Files.exists(zeros)) {
+      assertThatThrownBy(() -> OutlineFile.open(zeros)).hasMessageContaining("a device");
+    }
+    Path large = folder.resolve("large.dxf");
+    try (RandomAccessFile file = new RandomAccessFile(large.toFile(), "rw")) {
+      file.setLength(30L << 20);
+    }
+    assertThatThrownBy(() -> OutlineFile.open(large)).hasMessageContaining("31 MB");
+    Path square = folder.resolve("square.csv");
+    Files.writeString(square, "0;0\n100;0\n100;100\n0;100\n");
+    assertThat(OutlineFile.open(square).outline().area()).isCloseTo(0.01, within(1e-9));
   }
 }

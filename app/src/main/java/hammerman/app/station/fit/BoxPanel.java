@@ -20,7 +20,6 @@ import hammerman.unit.Figures;
 import hammerman.unit.InvalidValue;
 import hammerman.unit.Unit;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -292,8 +291,7 @@ final class BoxPanel extends VBox {
 
   private void load(Path file) {
     try {
-      OutlineFile read =
-          OutlineFile.read(Files.readString(file), String.valueOf(file.getFileName()));
+      OutlineFile read = OutlineFile.open(file);
       state.shape(0);
       change(
           "Outline from a file", c -> c.withOutline(read.outline()).withKeepOuts(read.keepOuts()));
