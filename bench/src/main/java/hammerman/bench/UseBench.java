@@ -29,6 +29,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
@@ -86,6 +87,13 @@ final class UseBench {
     long first = 0;
     int acts = 0;
     try (Flood flood = new Flood(PORT, GROUPS, LINES_PER_S)) {
+      onScreen(
+          () -> {
+            frame().go(Station.BUILD, "charge");
+            if (frame().root().lookup("#charge-connect") instanceof Button connect) {
+              connect.fire();
+            }
+          });
       Duration whole = Duration.ofMinutes(minutes);
       Duration next = LOOK_EVERY;
       while (since(begun).compareTo(whole) < 0) {
@@ -245,6 +253,9 @@ final class UseBench {
         same = "THE FILE CANNOT BE READ: " + e.getMessage();
       }
     }
+    // The same pack each time, or what is in use tells the pack's size.
+    onScreen(() -> workshop().session().loadExample());
+    rest();
     System.gc();
     System.gc();
     long used = Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
